@@ -1,0 +1,28 @@
+/** What must be shown where the work can hurt someone. Common practice; local rules and licensed professionals come first. */
+export const cautions = {
+  defer:
+    'Fitness screening and instruction, not diagnosis or treatment. Licensed professionals and local rules come first.',
+  notToday: [
+    'Chest pain or pressure, faint, faint on standing, new dizziness, unusual breathlessness.',
+    'Fever or feeling ill; new swelling or calf pain; a fall since last time that nobody looked at.',
+    'Resting pulse over 120 or newly irregular; pressure 160 or 100 and up at the second reading, five minutes seated.',
+    'Sugar-lowering drugs and no food for three hours: eat first.',
+  ],
+  stopNow: [
+    'Chest pain, dizziness, confusion, blurred vision, nausea, pallor, irregular pulse, cold sweat.',
+    'New weakness, drooping face or slurred speech; loss of balance that repeats; unusual breathlessness.',
+    'Sharp or rising joint pain, new calf pain, or the person asks to.',
+    'Then: seat them, do not leave them, call the emergency number, note the time.',
+  ],
+  askFirst: [
+    'A joint replaced in the last 3 months or its limits unknown; surgery in the last 12 weeks, of the eye in the last 4.',
+    'A fracture in the last 6 months; a spine fracture, or fragile bone with spine pain.',
+    'Faint, head strike or unexplained fall; new weakness or change of gait; unexplained weight loss or night pain.',
+    'Heart, pressure or sugar disease that is not under control.',
+  ],
+  always: [
+    'A spotter within arm’s reach, on the weaker side, for each person in a balance test.',
+    'The chair to sit on has its back to the wall; the chair to hold has its seat to the wall.',
+    'Five minutes of warm-up before strength.',
+  ],
+} as const;

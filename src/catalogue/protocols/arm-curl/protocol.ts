@@ -1,0 +1,19 @@
+import type { Protocol } from '../../../core/shapes/protocol';
+import { sources } from '../../sources';
+
+export const armCurl = {
+  id: 'arm-curl',
+  version: 1,
+  title: '30-second arm curl',
+  short: 'Arm curl',
+  capture: { kind: 'count', durationS: 30 },
+  unit: 'curls',
+  better: 'higher',
+  sides: 'chosen',
+  range: { min: 0, max: 80, whole: true },
+  setUp: ['5 lb for women, 8 lb for men.'],
+  say: 'Curl the weight all the way up and down as often as you can.',
+  cautions: ['Sore shoulder or wrist: leave it out.'],
+  practice: 'One or two without the weight.',
+  source: sources.middleHalf.cite,
+} as const satisfies Protocol;

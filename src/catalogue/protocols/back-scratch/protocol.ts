@@ -1,0 +1,19 @@
+import type { Protocol } from '../../../core/shapes/protocol';
+import { sources } from '../../sources';
+
+export const backScratch = {
+  id: 'back-scratch',
+  version: 1,
+  title: 'Hands behind the back',
+  short: 'Hands behind the back',
+  capture: { kind: 'distance' },
+  unit: 'cm',
+  better: 'higher',
+  sides: 'chosen',
+  range: { min: -60, max: 60, whole: false },
+  setUp: ['A rule.'],
+  say: 'One hand over the shoulder, one up the back.',
+  cautions: ['Stop at pain.'],
+  practice: 'Two tries.',
+  source: sources.middleHalf.cite,
+} as const satisfies Protocol;

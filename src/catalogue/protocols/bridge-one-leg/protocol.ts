@@ -1,0 +1,19 @@
+import type { Protocol } from '../../../core/shapes/protocol';
+import { sources } from '../../sources';
+
+export const bridgeOneLeg = {
+  id: 'bridge-one-leg',
+  version: 1,
+  title: 'One-leg bridge, clean lifts',
+  short: 'One-leg bridge',
+  capture: { kind: 'count', durationS: 60 },
+  unit: 'lifts',
+  better: 'higher',
+  sides: 'both',
+  range: { min: 0, max: 60, whole: true },
+  setUp: ['Mat.'],
+  say: 'Lift by the hips, keep the pelvis level.',
+  cautions: ['Only for those who manage the floor.'],
+  practice: 'One lift.',
+  source: sources.practice.cite,
+} as const satisfies Protocol;

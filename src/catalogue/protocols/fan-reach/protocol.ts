@@ -1,0 +1,19 @@
+import type { Protocol } from '../../../core/shapes/protocol';
+import { sources } from '../../sources';
+
+export const fanReach = {
+  id: 'fan-reach',
+  version: 1,
+  title: 'One-leg fan reach, clean rounds',
+  short: 'Fan reach',
+  capture: { kind: 'count', durationS: 60 },
+  unit: 'rounds',
+  better: 'higher',
+  sides: 'both',
+  range: { min: 0, max: 10, whole: true },
+  setUp: ['A fixed hold within reach.'],
+  say: 'Reach left, centre, right on one leg.',
+  cautions: ['Spotter within arm’s reach.'],
+  practice: 'One round.',
+  source: sources.practice.cite,
+} as const satisfies Protocol;

@@ -1,0 +1,19 @@
+import type { Protocol } from '../../../core/shapes/protocol';
+import { sources } from '../../sources';
+
+export const fourStage = {
+  id: 'four-stage',
+  version: 1,
+  title: 'Four standing positions, 10 s each',
+  short: 'Four positions',
+  capture: { kind: 'staged', stages: 4 },
+  unit: 'positions',
+  better: 'higher',
+  sides: 'none',
+  range: { min: 0, max: 4, whole: true },
+  setUp: ['A fixed hold within reach.'],
+  say: 'Hold each position until I say stop.',
+  cautions: ['Spotter within arm’s reach, on the weaker side.'],
+  practice: 'Show each position.',
+  source: sources.fourStage.cite,
+} as const satisfies Protocol;

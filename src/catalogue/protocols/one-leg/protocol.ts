@@ -1,0 +1,19 @@
+import type { Protocol } from '../../../core/shapes/protocol';
+import { sources } from '../../sources';
+
+export const oneLeg = {
+  id: 'one-leg',
+  version: 1,
+  title: 'One-leg stance, eyes open',
+  short: 'One leg',
+  capture: { kind: 'hold', capS: 45 },
+  unit: 's',
+  better: 'higher',
+  sides: 'both',
+  range: { min: 0, max: 45, whole: false },
+  setUp: ['A fixed hold within reach.'],
+  say: 'Arms crossed, lift one foot, look at the spot.',
+  cautions: ['Spotter within arm’s reach, on the weaker side.'],
+  practice: 'One try a side.',
+  source: sources.oneLeg.cite,
+} as const satisfies Protocol;

@@ -1,0 +1,19 @@
+import type { Protocol } from '../../../core/shapes/protocol';
+import { sources } from '../../sources';
+
+export const reachForward = {
+  id: 'reach-forward',
+  version: 1,
+  title: 'Forward reach',
+  short: 'Forward reach',
+  capture: { kind: 'distance' },
+  unit: 'cm',
+  better: 'higher',
+  sides: 'none',
+  range: { min: 0, max: 80, whole: false },
+  setUp: ['Rule on the wall at shoulder height.'],
+  say: 'Reach forward as far as you can, heels down.',
+  cautions: ['Spotter within arm’s reach.'],
+  practice: 'Two tries.',
+  source: sources.reachForward.cite,
+} as const satisfies Protocol;

@@ -1,0 +1,20 @@
+import type { Protocol } from '../../../core/shapes/protocol';
+import { sources } from '../../sources';
+
+export const sitReach = {
+  id: 'sit-reach',
+  version: 1,
+  title: 'Chair sit-and-reach',
+  short: 'Sit and reach',
+  capture: { kind: 'distance' },
+  unit: 'cm',
+  better: 'higher',
+  sides: 'chosen',
+  range: { min: -60, max: 60, whole: false },
+  setUp: ['Chair with its back to the wall.'],
+  say: 'Leg straight, reach to your toes, breathe out.',
+  cautions: ['Not with fragile bone or a replaced hip whose limits are unknown.'],
+  practice: 'Two tries.',
+  source: sources.middleHalf.cite,
+  seatCm: 43.2,
+} as const satisfies Protocol;

@@ -1,0 +1,19 @@
+import type { Protocol } from '../../../core/shapes/protocol';
+import { sources } from '../../sources';
+
+export const step2min = {
+  id: 'step-2min',
+  version: 1,
+  title: 'Two-minute step in place',
+  short: 'Two-minute step',
+  capture: { kind: 'count', durationS: 120 },
+  unit: 'steps',
+  better: 'higher',
+  sides: 'none',
+  range: { min: 0, max: 300, whole: true },
+  setUp: ['Mark half-way between kneecap and hip-bone crest on the wall.'],
+  say: 'Step in place, right foot first, both knees to the mark.',
+  cautions: ['Rests are allowed, the clock runs on. Walk for two minutes afterwards.'],
+  practice: 'A few steps to find the height.',
+  source: sources.middleHalf.cite,
+} as const satisfies Protocol;

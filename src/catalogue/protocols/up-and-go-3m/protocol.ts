@@ -1,0 +1,20 @@
+import type { Protocol } from '../../../core/shapes/protocol';
+import { sources } from '../../sources';
+
+export const upAndGo3m = {
+  id: 'up-and-go-3m',
+  version: 1,
+  title: '3-metre up and go',
+  short: '3-metre up and go',
+  capture: { kind: 'timed', capS: 180 },
+  unit: 's',
+  better: 'lower',
+  sides: 'none',
+  range: { min: 1, max: 180, whole: false },
+  setUp: ['A line 3 m from the chair.'],
+  say: 'On go, stand up, walk to the line at your usual pace, turn, come back, sit down.',
+  cautions: ['Walk beside the weaker side.'],
+  practice: 'Once.',
+  source: sources.upAndGo3m.cite,
+  seatCm: 46,
+} as const satisfies Protocol;

@@ -1,0 +1,20 @@
+import type { Protocol } from '../../../core/shapes/protocol';
+import { sources } from '../../sources';
+
+export const upAndGo8ft = {
+  id: 'up-and-go-8ft',
+  version: 1,
+  title: '8-foot up and go',
+  short: 'Up and go',
+  capture: { kind: 'timed', capS: 180 },
+  unit: 's',
+  better: 'lower',
+  sides: 'none',
+  range: { min: 1, max: 180, whole: false },
+  setUp: ['Cone 2.44 m from the front edge of the chair.'],
+  say: 'On go, stand up, walk round the cone as fast as is safe, sit down.',
+  cautions: ['Walk beside the weaker side.'],
+  practice: 'Once, walking.',
+  source: sources.middleHalf.cite,
+  seatCm: 43.2,
+} as const satisfies Protocol;

@@ -1,0 +1,15 @@
+import type { LevelRules } from '../../core/shapes/ladder';
+import { ladders } from '../ladders';
+import { limiterRows } from '../limiters/limiters';
+import { balanceRows, houseRules } from './house';
+import { measuredFacts } from './margins';
+
+/** The whole rule set from results to levels, as the engine takes it. The version rises with any change of it. */
+export const levelRules: LevelRules = {
+  version: '2026-11-1',
+  ladders,
+  measured: measuredFacts,
+  limiters: limiterRows,
+  balance: balanceRows,
+  house: houseRules,
+};

@@ -1,0 +1,50 @@
+import type { Dose } from '../shapes/dose';
+import type { Pattern, Support } from '../shapes/facts';
+
+/** A fact that opened the rung, or changed how it is done, in words. */
+export interface Reason {
+  readonly fact: string;
+  readonly text: string;
+  readonly source: string;
+}
+
+/** One thing that keeps a rung closed, what is there, and the smallest change that would lift it. */
+export interface Blocker {
+  readonly rung: number;
+  readonly fact: string;
+  readonly have: number | string | boolean | null;
+  readonly measured: number | string | boolean | null;
+  readonly need: number | string | boolean;
+  readonly measuredNeeded: number | string | boolean;
+  readonly text: string;
+  /** Other ways to lift the same need. */
+  readonly or?: readonly Omit<Blocker, 'rung' | 'or'>[];
+}
+
+export interface Level {
+  readonly pattern: Pattern;
+  readonly rung: number;
+  readonly name: string;
+  readonly support: Support;
+  readonly supportWords: string;
+  readonly targetCm: number | null;
+  readonly targetFrom: readonly string[] | null;
+  readonly loadKg: number | null;
+  readonly dose: Dose;
+  readonly code: string;
+  readonly missing: string | null;
+  readonly reasons: readonly Reason[];
+  readonly blockers: readonly Blocker[];
+}
+
+export interface Caution {
+  readonly id: string;
+  readonly text: string;
+}
+
+export interface LevelsAnswer {
+  readonly rulesVersion: string;
+  readonly levels: readonly Level[];
+  readonly cautions: readonly Caution[];
+  readonly refused: { readonly because: 'not-today'; readonly text: string } | null;
+}

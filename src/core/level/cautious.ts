@@ -1,0 +1,129 @@
+import { daysBetween } from '../math/days';
+import { roundTo, roundUpTo } from '../math/round';
+import type { Facts, IsoDate, Limiter, TestResult } from '../shapes/facts';
+import type { HouseRules, Margin, MeasuredFact } from '../shapes/ladder';
+
+/** What the records say of one measured fact today. */
+export interface Reading {
+  /** `old` keeps a confirmed level but opens nothing new; `untested` opens nothing. */
+  readonly state: 'fresh' | 'old' | 'untested';
+  /** Read down by the margin of a bad day; 0 while untested. */
+  readonly cautious: number;
+  readonly measured: number | null;
+  readonly on: IsoDate | null;
+  readonly seatHeightCm: number | null;
+}
+
+const untested: Reading = { state: 'untested', cautious: 0, measured: null, on: null, seatHeightCm: null };
+
+/**
+ * Reads a fact from the newest day on which its test was done; the first result of that day counts, later repeats do
+ * not. Of two sides the weaker one counts, and a side that is missing leaves the fact untested.
+ */
+export function readFact(fact: MeasuredFact, facts: Facts, house: HouseRules): Reading {
+  const done = facts.results.filter(
+    (r) => r.test === fact.test && (r.outcome === 'done' || r.outcome === 'unable') && r.testedOn <= facts.testedOn,
+  );
+  if (!fact.bothSides) return readOne(fact, done, facts, house);
+  const sides = (['L', 'R'] as const).map((side) =>
+    readOne(
+      fact,
+      done.filter((r) => r.side === side),
+      facts,
+      house,
+    ),
+  );
+  const states = sides.map((s) => s.state);
+  if (states.includes('untested')) return untested;
+  const weaker = sides.reduce((a, b) => (b.cautious < a.cautious ? b : a));
+  return states.includes('old') ? { ...weaker, state: 'old' } : weaker;
+}
+
+function readOne(fact: MeasuredFact, done: readonly TestResult[], facts: Facts, house: HouseRules): Reading {
+  const newest = done.reduce<IsoDate>((day, r) => (r.testedOn > day ? r.testedOn : day), '');
+  const ofDay = done.filter((r) => r.testedOn === newest);
+  const found = firstOfKind(fact, ofDay);
+  if (!found) return untested;
+  const age = daysBetween(newest, facts.testedOn);
+  if (age > house.untestedAfterDays || upsetSince(facts.limiters, newest)) return untested;
+  return {
+    state: age > house.oldAfterDays ? 'old' : 'fresh',
+    cautious: cautiousValue(fact.margin, found.measured, found.result.trials ?? []),
+    measured: found.measured,
+    on: newest,
+    seatHeightCm: found.result.seatHeightCm ?? null,
+  };
+}
+
+interface Found {
+  readonly result: TestResult;
+  readonly measured: number;
+}
+
+function firstOfKind(fact: MeasuredFact, ofDay: readonly TestResult[]): Found | undefined {
+  const unaided = ofDay.find((r) => !r.handsUsed || typeof r.cleanBeforeHands === 'number');
+  switch (fact.reads) {
+    case 'value':
+      return ofDay[0] && found(ofDay[0], ofDay[0].value);
+    case 'clean':
+      // A day with nothing but hands says how many were clean: as many as noted before them, else none.
+      return unaided
+        ? found(unaided, unaided.handsUsed ? (unaided.cleanBeforeHands ?? 0) : unaided.value)
+        : ofDay[0] && found(ofDay[0], 0);
+    case 'all': {
+      // A stand without hands is one with them too.
+      const firsts = [ofDay.find((r) => r.handsUsed), ofDay.find((r) => !r.handsUsed)].flatMap((r) =>
+        r ? [found(r, r.value)] : [],
+      );
+      return firsts.reduce<Found | undefined>((most, f) => (most && most.measured >= f.measured ? most : f), undefined);
+    }
+  }
+}
+
+/** Unable is a result of nothing, and a result all the same. */
+function found(result: TestResult, measured: number | null): Found {
+  return { result, measured: result.outcome === 'unable' ? 0 : (measured ?? 0) };
+}
+
+/** Surgery, or pain of 5 and over, that came after a test makes the test no longer true. */
+function upsetSince(limiters: readonly Limiter[], testedOn: IsoDate): boolean {
+  return limiters.some(
+    (l) =>
+      l.since &&
+      l.since > testedOn &&
+      (l.kind === 'recent-surgery' || (l.kind.endsWith('-pain') && (l.pain ?? 0) >= 5)),
+  );
+}
+
+/** One margin, once. `trials` are all tries of a test that keeps the best. */
+export function cautiousValue(margin: Margin, measured: number, trials: readonly number[]): number {
+  switch (margin.kind) {
+    case 'as-seen':
+      return measured;
+    case 'less':
+      return measured >= margin.from ? Math.max(0, roundTo(measured - margin.by, 0.01)) : measured;
+    case 'share':
+      return roundTo(margin.of * measured, 0.01);
+    case 'second-best': {
+      const second = [...trials].sort((a, b) => b - a)[1];
+      return second ?? roundTo(margin.singleShare * measured, 0.01);
+    }
+  }
+}
+
+/**
+ * Smallest measured result, in steps of the test, whose cautious value reaches `atLeast`.
+ * For a best-of-three test this is what a single try would have to show.
+ */
+export function measuredFor(fact: MeasuredFact, atLeast: number): number {
+  const { margin } = fact;
+  const near =
+    margin.kind === 'share'
+      ? atLeast / margin.of
+      : margin.kind === 'second-best'
+        ? atLeast / margin.singleShare
+        : atLeast;
+  let measured = roundUpTo(near, fact.step);
+  while (cautiousValue(margin, measured, []) < atLeast) measured = roundUpTo(measured + fact.step, fact.step);
+  return measured;
+}

@@ -1,0 +1,133 @@
+import type { NormTable } from './norms';
+
+/** Calendar day, `YYYY-MM-DD`, local. */
+export type IsoDate = string;
+
+export const readinessOutcomes = ['ready', 'ready-with-care', 'ask-first', 'not-today'] as const;
+export type Readiness = (typeof readinessOutcomes)[number];
+
+export const limiterKinds = [
+  'knee-pain',
+  'hip-pain',
+  'back-pain',
+  'ankle-pain',
+  'shoulder-pain',
+  'knee-replaced',
+  'hip-replaced',
+  'fragile-bone',
+  'spine-fracture',
+  'dizziness',
+  'numb-feet',
+  'cannot-lie',
+  'cannot-kneel',
+  'head-low',
+  'neurological',
+  'recent-surgery',
+] as const;
+export type LimiterKind = (typeof limiterKinds)[number];
+export type Side = 'L' | 'R';
+
+export interface Limiter {
+  readonly kind: LimiterKind;
+  readonly side?: Side | null;
+  /** 0-10, for the pains. */
+  readonly pain?: number | null;
+  readonly since?: IsoDate | null;
+  /** Limits lifted, or the activity released, in writing by a licensed professional. */
+  readonly limitsLifted?: boolean;
+}
+
+export const walkingAids = ['none', 'stick', 'walker'] as const;
+export type WalkingAid = (typeof walkingAids)[number];
+
+/** Hands, least to most free. */
+export const supports = ['2', '1', 'f', 'h', '0'] as const;
+export type Support = (typeof supports)[number];
+
+export const patterns = ['S', 'L', 'H', 'B', 'W', 'A', 'U', 'F', 'Q', 'K', 'M'] as const;
+export type Pattern = (typeof patterns)[number];
+
+export const coachingStyles = ['hips-back', 'upright', 'square'] as const;
+export type CoachingStyle = (typeof coachingStyles)[number];
+
+export const outcomes = ['done', 'unable', 'stopped', 'not-tried'] as const;
+export type Outcome = (typeof outcomes)[number];
+
+export interface FourStageSeconds {
+  readonly sideBySide: number;
+  readonly semiTandem: number;
+  readonly tandem: number;
+  readonly oneLeg: number;
+}
+
+/** One result as a fact for scoring and levels; values in the unit of the protocol. */
+export interface TestResult {
+  readonly test: string;
+  readonly testedOn: IsoDate;
+  readonly outcome: Outcome;
+  readonly value: number | null;
+  readonly side?: Side | null;
+  readonly seatHeightCm?: number | null;
+  readonly handsUsed?: boolean;
+  readonly cleanBeforeHands?: number | null;
+  readonly trials?: readonly number[] | null;
+  readonly capS?: number | null;
+  readonly seconds?: FourStageSeconds | null;
+  readonly help?: 'none' | 'furniture' | 'person' | null;
+}
+
+export interface Chair {
+  readonly heightCm: number;
+  readonly arms: boolean;
+}
+
+/** What the hall has. Heights are whole centimetres. */
+export interface Kit {
+  readonly chairs: readonly Chair[];
+  readonly padsCm: readonly number[];
+  readonly weightsKg: readonly number[];
+  readonly raisedSurface: boolean;
+  readonly rail: boolean;
+  readonly mat: boolean;
+  readonly box: boolean;
+}
+
+export interface Body {
+  readonly ageYears: number;
+  readonly sex: NormTable;
+  readonly heightCm: number | null;
+  readonly massKg: number | null;
+}
+
+export interface RungShown {
+  readonly pattern: Pattern;
+  readonly rung: number;
+}
+
+export interface RungConfirmed extends RungShown {
+  readonly support: Support;
+}
+
+/** Everything the level engine reads. The same facts and rules give the same answer, byte for byte. */
+export interface Facts {
+  readonly person: Body;
+  /** The day the answer is for; results are as old as this day says. */
+  readonly testedOn: IsoDate;
+  readonly results: readonly TestResult[];
+  readonly readiness: Readiness;
+  readonly limiters: readonly Limiter[];
+  readonly falls12m: number;
+  readonly injuredInFall: boolean;
+  readonly walkingAid: WalkingAid;
+  readonly aidIndoors: boolean;
+  readonly floorSlides: boolean;
+  readonly sitsUnsupported: boolean;
+  readonly heelDownAtTarget: boolean;
+  /** Classes so far; under 2 are the first two. */
+  readonly sessionsLogged: number;
+  readonly shown: readonly RungShown[];
+  readonly lastConfirmed: readonly RungConfirmed[];
+  readonly kit: Kit;
+  readonly style: CoachingStyle;
+  readonly impactCleared: boolean;
+}

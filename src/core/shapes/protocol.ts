@@ -1,0 +1,46 @@
+import type { Cutoff, NormSet, Reliability, Standard } from './norms';
+
+/** How a test is taken down: there is one screen a kind of capture, not a screen a test. */
+export type Capture =
+  | { readonly kind: 'count'; readonly durationS: number }
+  | { readonly kind: 'hold'; readonly capS: number }
+  | { readonly kind: 'timed'; readonly capS: number }
+  | { readonly kind: 'distance' }
+  | { readonly kind: 'staged'; readonly stages: number }
+  | { readonly kind: 'typed' };
+
+/** `none` the body as a whole; `both` left and right apart; `chosen` one side, the instructor notes which. */
+export type Sides = 'none' | 'both' | 'chosen';
+
+/** A test as the instructor picks it: plain data, one folder in the catalogue. */
+export interface Protocol {
+  readonly id: string;
+  /** Rises when results stop being comparable with earlier ones. */
+  readonly version: number;
+  readonly title: string;
+  /** The name inside a sentence or a narrow column. */
+  readonly short: string;
+  readonly capture: Capture;
+  readonly unit: string;
+  readonly better: 'higher' | 'lower';
+  readonly sides: Sides;
+  /** Which values can be true at all; a value outside is a slip of the pen. */
+  readonly range: { readonly min: number; readonly max: number; readonly whole: boolean };
+  readonly setUp: readonly string[];
+  readonly say: string;
+  /** One line each, shown before the start. */
+  readonly cautions: readonly string[];
+  readonly practice: string;
+  readonly source: string;
+  /** Seat the norms were taken from, where the test starts on a seat. */
+  readonly seatCm?: number;
+  readonly norms?: NormSet;
+  readonly cutoffs?: readonly Cutoff[];
+  readonly standard?: Standard;
+  readonly reliability?: Reliability;
+  /** True where a count made with the hands is 0 by rule and kept apart as "with hands". */
+  readonly handsMakeZero?: boolean;
+  /** How many rises a result of this test tells about, for the power of rising. */
+  readonly rises?:
+    { readonly kind: 'rises-in'; readonly seconds: number } | { readonly kind: 'seconds-for'; readonly rises: number };
+}

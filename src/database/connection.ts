@@ -1,0 +1,74 @@
+import { existsSync, mkdirSync } from 'node:fs';
+import { dirname } from 'node:path';
+import SQLite from 'better-sqlite3';
+import { Kysely, Migrator, SqliteDialect } from 'kysely';
+import { migrations, newestVersion } from './migrations';
+import type { Schema } from './schema';
+
+export type Register = Kysely<Schema>;
+
+/** The register cannot be opened; the message is one line for the person who started the program. */
+export class RegisterUnusable extends Error {
+  override readonly name = 'RegisterUnusable';
+}
+
+/**
+ * Opens the register, brings it up to date, and refuses one that a newer version wrote before touching it.
+ * @throws RegisterUnusable with a line that says which file and what to do
+ */
+export async function openRegister(file: string): Promise<Register> {
+  refuseNewer(file);
+  const db = new Kysely<Schema>({ dialect: new SqliteDialect({ database: connect(file) }) });
+  const migrator = new Migrator({ db, provider: { getMigrations: () => Promise.resolve({ ...migrations }) } });
+  const { error } = await migrator.migrateToLatest();
+  if (error) {
+    await db.destroy();
+    throw new RegisterUnusable(
+      `The register ${file} could not be brought up to date: ${String(error)}. It was left as it was.`,
+    );
+  }
+  return db;
+}
+
+/** Looks without writing: a file of a newer version must not even be switched to another journal. */
+function refuseNewer(file: string): void {
+  if (!existsSync(file)) return;
+  const version = readVersion(file);
+  if (version > newestVersion)
+    throw new RegisterUnusable(
+      `The register ${file} was written by a newer version of Ready Stool (${version}, this one knows ${newestVersion}). It was left untouched; start the newer version.`,
+    );
+}
+
+function readVersion(file: string): number {
+  try {
+    const looker = new SQLite(file, { readonly: true, fileMustExist: true });
+    try {
+      return Number(looker.pragma('user_version', { simple: true }));
+    } finally {
+      looker.close();
+    }
+  } catch (error) {
+    throw new RegisterUnusable(`The register ${file} could not be read: ${String(error)}. Nothing was changed.`, {
+      cause: error,
+    });
+  }
+}
+
+function connect(file: string): SQLite.Database {
+  try {
+    mkdirSync(dirname(file), { recursive: true });
+    const raw = new SQLite(file);
+    raw.pragma('journal_mode = WAL');
+    raw.pragma('synchronous = FULL');
+    raw.pragma('foreign_keys = ON');
+    raw.pragma('busy_timeout = 5000');
+    raw.pragma('secure_delete = ON');
+    return raw;
+  } catch (error) {
+    throw new RegisterUnusable(
+      `The register ${file} could not be opened for writing: ${String(error)}. Choose another place with READY_STOOL_DB.`,
+      { cause: error },
+    );
+  }
+}

@@ -1,0 +1,54 @@
+import type { Level } from '../core/level/answer';
+import type { Facts, IsoDate } from '../core/shapes/facts';
+import type { PersonId } from '../core/shapes/person';
+import type { Register } from './connection';
+import type { Schema } from './schema';
+
+/** A level an instructor confirmed, with all that it was decided by. */
+export interface ConfirmedLevel {
+  readonly personId: PersonId;
+  readonly confirmedOn: IsoDate;
+  readonly rulesVersion: string;
+  readonly normsVersion: string;
+  readonly facts: Facts;
+  readonly level: Level;
+}
+
+export async function addConfirmedLevel(db: Register, confirmed: ConfirmedLevel, at: Date): Promise<void> {
+  const { level } = confirmed;
+  await db
+    .insertInto('confirmed_level')
+    .values({
+      id: crypto.randomUUID(),
+      person_id: confirmed.personId,
+      pattern: level.pattern,
+      rung: level.rung,
+      support: level.support,
+      code: level.code,
+      confirmed_on: confirmed.confirmedOn,
+      confirmed_at: at.toISOString(),
+      rules_version: confirmed.rulesVersion,
+      norms_version: confirmed.normsVersion,
+      facts_json: JSON.stringify(confirmed.facts),
+      level_json: JSON.stringify(level),
+    })
+    .execute();
+}
+
+/** One person's confirmed levels, or everybody's, oldest first. */
+export async function listConfirmedLevels(db: Register, personId?: PersonId): Promise<ConfirmedLevel[]> {
+  const all = db.selectFrom('confirmed_level').selectAll().orderBy('confirmed_on').orderBy('confirmed_at');
+  const rows = await (personId === undefined ? all : all.where('person_id', '=', personId)).execute();
+  return rows.map(toConfirmed);
+}
+
+function toConfirmed(row: Schema['confirmed_level']): ConfirmedLevel {
+  return {
+    personId: row.person_id,
+    confirmedOn: row.confirmed_on,
+    rulesVersion: row.rules_version,
+    normsVersion: row.norms_version,
+    facts: JSON.parse(row.facts_json) as Facts,
+    level: JSON.parse(row.level_json) as Level,
+  };
+}

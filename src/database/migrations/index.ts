@@ -1,0 +1,26 @@
+import { sql, type Kysely, type Migration } from 'kysely';
+import { firstLoop } from './0001-first-loop';
+
+/**
+ * A migration with its number. Kysely does not wrap SQLite's schema changes in a transaction, so each opens its own
+ * and raises the file's version inside it; one that was cut off between the two is not run twice.
+ */
+function numbered(version: number, change: (db: Kysely<unknown>) => Promise<void>): Migration {
+  return {
+    async up(db) {
+      await db.transaction().execute(async (trx) => {
+        const { rows } = await sql<{ user_version: number }>`PRAGMA user_version`.execute(trx);
+        if ((rows[0]?.user_version ?? 0) >= version) return;
+        await change(trx);
+        await sql`PRAGMA user_version = ${sql.lit(version)}`.execute(trx);
+      });
+    },
+  };
+}
+
+/** In order, listed by hand, never edited once shipped. */
+export const migrations: Readonly<Record<string, Migration>> = {
+  '0001-first-loop': numbered(1, firstLoop),
+};
+
+export const newestVersion = Object.keys(migrations).length;

@@ -1,0 +1,29 @@
+import type { Place } from '../core/shapes/person';
+import type { Register } from './connection';
+
+export async function findPlace(db: Register): Promise<Place | undefined> {
+  const row = await db.selectFrom('place').selectAll().executeTakeFirst();
+  return row && (JSON.parse(row.content_json) as Place);
+}
+
+export async function savePlace(db: Register, place: Place): Promise<void> {
+  const content_json = JSON.stringify(place);
+  await db
+    .insertInto('place')
+    .values({ id: 1, content_json })
+    .onConflict((c) => c.column('id').doUpdateSet({ content_json }))
+    .execute();
+}
+
+/** Marks a register as the made-up hall; only such a file may be thrown away and made again. */
+export async function markAsDemo(db: Register): Promise<void> {
+  await db
+    .insertInto('meta')
+    .values({ key: 'demo', value: '1' })
+    .onConflict((c) => c.doNothing())
+    .execute();
+}
+
+export async function isDemo(db: Register): Promise<boolean> {
+  return (await db.selectFrom('meta').selectAll().where('key', '=', 'demo').executeTakeFirst())?.value === '1';
+}

@@ -1,0 +1,128 @@
+import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { dirname, join } from 'node:path';
+import { cruise, type ICruiseResult, type IForbiddenRuleType } from 'dependency-cruiser';
+import { describe, expect, test } from 'vitest';
+
+/** Who may import whom: each room, and what of the house and of the registry it may reach. */
+const house: Record<string, { rooms: string[]; packages: string[] }> = {
+  core: { rooms: ['core'], packages: [] },
+  catalogue: { rooms: ['catalogue', 'core/shapes'], packages: [] },
+  schemas: { rooms: ['schemas', 'core/shapes', 'core/math'], packages: ['yup'] },
+  formats: { rooms: ['formats', 'core', 'catalogue', 'schemas'], packages: ['papaparse', 'ical-generator'] },
+  database: { rooms: ['database', 'core'], packages: ['kysely', 'better-sqlite3'] },
+  'use-cases': { rooms: ['use-cases', 'core', 'catalogue', 'schemas', 'formats', 'database'], packages: ['kysely'] },
+  workers: { rooms: ['workers', 'core'], packages: ['comlink'] },
+  screens: {
+    rooms: ['screens', 'core', 'catalogue', 'schemas'],
+    packages: [
+      'react',
+      'react-dom',
+      'next',
+      '@headlessui',
+      '@hookform',
+      'react-hook-form',
+      'lucide-react',
+      'sonner',
+      'date-fns',
+      'idb',
+      'yup',
+      'react-hotkeys-hook',
+      'recharts',
+    ],
+  },
+  demo: { rooms: ['demo', 'use-cases'], packages: [] },
+};
+
+const anything = '.*';
+const escape = (s: string) => s.replace(/[/.]/g, '\\$&');
+
+function rules(root: string): IForbiddenRuleType[] {
+  const inRoom = Object.entries(house).map(([room, { rooms, packages }]): IForbiddenRuleType => ({
+    name: `${room} stays in its room`,
+    severity: 'error',
+    from: { path: `^${root}${room}/`, pathNot: '\\.test\\.tsx?$' },
+    to: {
+      path: anything,
+      pathNot: [
+        ...rooms.map((r) => `^${root}${escape(r)}/`),
+        ...packages.map((p) => `node_modules/(@types/)?${escape(p)}/`),
+        ...(room === 'core' || room === 'catalogue' ? [] : ['^(node:)?(fs|path|crypto|url)$']),
+      ],
+    },
+  }));
+  const steps = ['intake', 'measure', 'score', 'level', 'train', 'retest'];
+  const backwards = steps.map((step, i): IForbiddenRuleType => ({
+    name: `${step} never looks forward`,
+    severity: 'error',
+    from: { path: `^${root}core/${step}/` },
+    to: {
+      path: steps
+        .slice(i + 1)
+        .map((later) => `^${root}core/${later}/`)
+        .concat('^never$'),
+    },
+  }));
+  return [
+    ...inRoom,
+    ...backwards,
+    {
+      name: 'math knows no step',
+      severity: 'error',
+      from: { path: `^${root}core/(math|shapes)/` },
+      to: { path: `^${root}core/(${steps.join('|')})/` },
+    },
+    { name: 'no cycle', severity: 'error', from: {}, to: { circular: true } },
+    {
+      name: 'nothing outside app and tests reaches app',
+      severity: 'error',
+      from: { pathNot: `^${root}app/` },
+      to: { path: `^${root}app/` },
+    },
+    { name: 'an import that leads nowhere', severity: 'error', from: {}, to: { couldNotResolve: true } },
+  ];
+}
+
+async function faults(baseDir: string, root: string): Promise<string[]> {
+  const { output } = await cruise([root], {
+    baseDir,
+    ruleSet: { forbidden: rules(root) },
+    validate: true,
+    doNotFollow: { path: 'node_modules' },
+    tsPreCompilationDeps: true,
+    enhancedResolveOptions: { extensions: ['.ts', '.tsx', '.mjs', '.js', '.css'] },
+  });
+  return (output as ICruiseResult).summary.violations.map((v) => `${v.rule.name}: ${v.from} -> ${v.to}`);
+}
+
+describe('the house', () => {
+  test('no import leaves its room, none leads in a circle', { timeout: 60_000 }, async () => {
+    expect(await faults(process.cwd(), 'src/')).toEqual([]);
+  });
+
+  test(
+    'planted faults are caught: a package in core, a forward look, a cycle, a dynamic import, a screen that reads the database',
+    { timeout: 60_000 },
+    async () => {
+      const dir = mkdtempSync(join(tmpdir(), 'house-'));
+      const plant = (file: string, text: string) => {
+        const path = join(dir, 'src', file);
+        mkdirSync(dirname(path), { recursive: true });
+        writeFileSync(path, text);
+      };
+      plant('core/score/a.ts', "import { b } from '../level/b';\nexport const a = b;\n");
+      plant('core/level/b.ts', "import { a } from '../score/a';\nexport const b = a;\n");
+      plant('database/people.ts', 'export const people = 1;\n');
+      plant('screens/list.ts', "export const list = () => import('../database/people');\n");
+      plant('core/math/c.ts', "import fs from 'node:fs';\nexport const c = fs;\n");
+      const found = await faults(dir, 'src/');
+      rmSync(dir, { recursive: true });
+      expect(found.some((f) => f.startsWith('score never looks forward'))).toBe(true);
+      expect(found.some((f) => f.startsWith('no cycle'))).toBe(true);
+      expect(
+        found.some((f) => f.startsWith('screens stays in its room: src/screens/list.ts -> src/database/people')),
+      ).toBe(true);
+      expect(found.some((f) => f.startsWith('core stays in its room: src/core/math/c.ts'))).toBe(true);
+    },
+  );
+});
