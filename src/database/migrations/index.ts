@@ -1,11 +1,11 @@
-import { sql, type Kysely, type Migration } from 'kysely';
+import { sql, type Migration } from 'kysely';
 import { firstLoop } from './0001-first-loop';
 
 /**
  * A migration with its number. Kysely does not wrap SQLite's schema changes in a transaction, so each opens its own
  * and raises the file's version inside it; one that was cut off between the two is not run twice.
  */
-function numbered(version: number, change: (db: Kysely<unknown>) => Promise<void>): Migration {
+function numbered(version: number, change: Migration['up']): Migration {
   return {
     async up(db) {
       await db.transaction().execute(async (trx) => {

@@ -1,0 +1,99 @@
+import { array, mixed, string, type AnyObject, type InferType } from 'yup';
+import { stopReasons, type AttemptEvent } from '../core/shapes/attempt';
+import { walkingAids } from '../core/shapes/facts';
+import { day, exactly, numberIn, oneOf, wholeIn, within, yesNo } from './building';
+import { bodyLimits } from './requests';
+
+const stamp = {
+  seq: wholeIn(0, 100_000).required('is needed'),
+  atMs: numberIn(-3_600_000, 86_400_000, 'ms').required('is needed'),
+  wallMs: numberIn(0, 1e14, 'ms').required('is needed'),
+  by: oneOf(['key', 'touch', 'device', 'hand']).required('is needed'),
+};
+const reason = () => string().typeError('must be text').max(300, 'must have at most 300 letters').required('is needed');
+
+/** What each kind of event carries besides its stamp. */
+const carries = {
+  practice: { reps: wholeIn(0, 20).required('is needed') },
+  start: {},
+  'false-start': {},
+  rep: {},
+  undo: {},
+  hands: {},
+  'half-rep': { counts: yesNo().required('is needed') },
+  gap: { lengthMs: numberIn(0, 86_400_000, 'ms').required('is needed') },
+  end: {},
+  stop: { reason: oneOf(stopReasons).required('is needed') },
+  note: { text: reason() },
+  entered: {
+    value: wholeIn(0, 300).required('is needed'),
+    handsUsed: yesNo().required('is needed'),
+    cleanBeforeHands: wholeIn(0, 300),
+  },
+  strike: { ofSeq: wholeIn(0, 100_000).required('is needed'), reason: reason() },
+  add: { value: wholeIn(0, 300).required('is needed'), reason: reason() },
+  move: { toPersonId: string().required('is needed'), reason: reason() },
+} as const satisfies Record<AttemptEvent['kind'], object>;
+
+const kinds = Object.keys(carries) as AttemptEvent['kind'][];
+const schemas = new Map(
+  kinds.map((kind) => [kind, exactly({ kind: oneOf([kind]).required(), ...stamp, ...carries[kind] })]),
+);
+
+/** One event, checked by the schema of its own kind. */
+const event = mixed<AttemptEvent>()
+  .required('is needed')
+  .test('event', function (value: unknown) {
+    const schema = schemas.get((value as AnyObject | null)?.['kind'] as AttemptEvent['kind']);
+    if (!schema) return this.createError({ path: `${this.path}.kind`, message: `must be one of: ${kinds.join(', ')}` });
+    try {
+      schema.validateSync(value, { strict: true, abortEarly: false });
+      return true;
+    } catch (fault) {
+      return within(this.path, fault);
+    }
+  });
+
+export const conditionsFields = () =>
+  exactly({
+    seatHeightCm: numberIn(...bodyLimits.seatCm, 'cm'),
+    aid: oneOf(walkingAids),
+    shoes: oneOf(['flat', 'cushioned', 'barefoot']),
+  });
+
+/** The whole list of events of one attempt, as it is sent each time. */
+export const attemptBody = exactly({
+  personId: string().typeError('must be text').required('is needed'),
+  test: string().typeError('must be text').required('is needed'),
+  protocolVersion: wholeIn(1, 1000).required('is needed'),
+  sittingDate: day().required('is needed'),
+  side: oneOf(['L', 'R']).nullable(),
+  conditions: conditionsFields().required('is needed'),
+  events: array()
+    .of(event)
+    .typeError('must be a list')
+    .min(1, 'must hold at least one event')
+    .max(5000, 'must hold at most 5000 events')
+    .required('is needed'),
+});
+
+export type AttemptBody = InferType<typeof attemptBody>;
+
+/** A result written on paper, typed in afterwards. */
+export const paperForm = (today: string) =>
+  exactly({
+    testedOn: day()
+      .required('Write the day it was done.')
+      .test('not-in-future', 'This day is still to come.', (v) => v === undefined || v <= today),
+    stands: wholeIn(0, 60, 'stands').required('Write how many stands were counted.'),
+    handsUsed: yesNo().required(),
+    cleanBeforeHands: wholeIn(0, 60, 'stands').nullable().defined(),
+    seatHeightCm: numberIn(30, 60, 'cm').required('Write the height of the seat.'),
+  }).test('clean-not-more', function (value) {
+    const { stands, handsUsed, cleanBeforeHands } = value;
+    if (handsUsed && cleanBeforeHands !== null && cleanBeforeHands > stands)
+      return this.createError({ path: 'cleanBeforeHands', message: 'Not more than all stands together.' });
+    return true;
+  });
+
+export type PaperForm = InferType<ReturnType<typeof paperForm>>;

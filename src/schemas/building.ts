@@ -1,0 +1,73 @@
+import {
+  array,
+  boolean,
+  mixed,
+  number,
+  object,
+  string,
+  ValidationError,
+  type AnyObject,
+  type ISchema,
+  type ObjectShape,
+  type TestContext,
+} from 'yup';
+import { isCalendarDay } from '../core/math/days';
+import { toPointer } from './parse';
+
+/** An object that takes the named fields and no others; each unknown one is refused under its own name. */
+export function exactly<S extends ObjectShape>(shape: S) {
+  const known = new Set(Object.keys(shape));
+  return object(shape)
+    .typeError('must be an object')
+    .test('known-fields', function (value: unknown) {
+      if (value === null || typeof value !== 'object') return true;
+      const faults = Object.keys(value)
+        .filter((key) => !known.has(key))
+        .map((key) => unknownField(this, key));
+      return faults.length === 0 || new ValidationError(faults);
+    });
+}
+
+function unknownField(context: TestContext<AnyObject>, key: string): ValidationError {
+  const pointer = `${toPointer(context.path)}/${key.replace(/~/g, '~0').replace(/\//g, '~1')}`;
+  return context.createError({ message: 'is not a field of this request: take it out', params: { pointer } });
+}
+
+export const day = () =>
+  string()
+    .typeError('must be a date, YYYY-MM-DD')
+    .test(
+      'calendar-day',
+      'must be a day of the calendar, YYYY-MM-DD',
+      (v) => v === undefined || v === null || isCalendarDay(v),
+    );
+
+export const numberIn = (min: number, max: number, unit = '') => {
+  const message = `must be a number from ${min} to ${max}${unit && ` ${unit}`}`;
+  return number().typeError(message).min(min, message).max(max, message);
+};
+
+export const wholeIn = (min: number, max: number, unit = '') => {
+  const message = `must be a whole number from ${min} to ${max}${unit && ` ${unit}`}`;
+  return number().typeError(message).integer(message).min(min, message).max(max, message);
+};
+
+export const yesNo = () => boolean().typeError('must be true or false');
+
+export const oneOf = <const T extends string>(values: readonly T[]) =>
+  mixed<T>().oneOf([...values], `must be one of: ${values.join(', ')}`);
+
+export const listOf = <T>(of: ISchema<T>, most: number) =>
+  array().of(of).typeError('must be a list').max(most, `must have at most ${most} entries`);
+
+/** Faults of a schema that was run on a part, told under the path of the part. */
+export function within(path: string, fault: unknown): ValidationError {
+  if (!(fault instanceof ValidationError)) throw fault;
+  const inner = fault.inner.length > 0 ? fault.inner : [fault];
+  for (const one of inner) {
+    const pointer = one.params?.['pointer'];
+    const own = typeof pointer === 'string' ? pointer : toPointer(one.path ?? '');
+    one.params = { ...one.params, pointer: `${toPointer(path)}${own}` };
+  }
+  return new ValidationError(inner);
+}

@@ -1,0 +1,188 @@
+import { ValidationError, type AnyObject, type InferType, type TestContext } from 'yup';
+import {
+  coachingStyles,
+  limiterKinds,
+  outcomes,
+  patterns,
+  readinessOutcomes,
+  supports,
+  walkingAids,
+} from '../core/shapes/facts';
+import type { Protocol } from '../core/shapes/protocol';
+import { day, exactly, listOf, numberIn, oneOf, wholeIn, yesNo } from './building';
+
+/** Limits of a body; shared by forms and the open interface. */
+export const bodyLimits = { ageYears: [18, 110], heightCm: [120, 220], massKg: [30, 250], seatCm: [25, 80] } as const;
+
+const sides = ['L', 'R'] as const;
+const helps = ['none', 'furniture', 'person'] as const;
+
+const personFields = () =>
+  exactly({
+    age: wholeIn(...bodyLimits.ageYears, 'years'),
+    birthDate: day(),
+    sex: oneOf(['female', 'male']).nullable(),
+    heightCm: numberIn(...bodyLimits.heightCm, 'cm').nullable(),
+    massKg: numberIn(...bodyLimits.massKg, 'kg').nullable(),
+  }).test('age-or-birth-date', function (value: AnyObject | undefined) {
+    if (value?.['age'] === undefined && value?.['birthDate'] === undefined)
+      return this.createError({ path: `${this.path}.age`, message: 'is needed, or a birthDate' });
+    if (value['age'] !== undefined && value['birthDate'] !== undefined)
+      return this.createError({
+        path: `${this.path}.age`,
+        message: 'and birthDate exclude each other: give one of them',
+      });
+    return true;
+  });
+
+const fourStageSeconds = () =>
+  exactly({
+    sideBySide: numberIn(0, 10, 's').required('is needed'),
+    semiTandem: numberIn(0, 10, 's').required('is needed'),
+    tandem: numberIn(0, 10, 's').required('is needed'),
+    oneLeg: numberIn(0, 10, 's').required('is needed'),
+  });
+
+/** One result as it is sent; what it may hold is told by the protocol it names. */
+function resultFields(protocols: readonly Protocol[]) {
+  const byId = new Map(protocols.map((p) => [p.id, p]));
+  return exactly({
+    test: oneOf(protocols.map((p) => p.id)).required('is needed: the id of a test'),
+    side: oneOf(sides).nullable(),
+    outcome: oneOf(outcomes),
+    value: numberIn(-1000, 10_000).nullable(),
+    testedOn: day(),
+    seatHeightCm: numberIn(...bodyLimits.seatCm, 'cm').nullable(),
+    handsUsed: yesNo(),
+    cleanBeforeHands: wholeIn(0, 100).nullable(),
+    trials: listOf(numberIn(-1000, 10_000), 10).nullable(),
+    capS: numberIn(1, 1000, 's').nullable(),
+    seconds: fourStageSeconds().nullable().default(undefined),
+    help: oneOf(helps).nullable(),
+  }).test('fits-its-test', function (value: AnyObject | undefined) {
+    const protocol = byId.get(String(value?.['test']));
+    if (!value || !protocol) return true;
+    const faults = faultsOf(value, protocol).map(([field, message]) =>
+      this.createError({ path: `${this.path}.${field}`, message }),
+    );
+    return faults.length === 0 || new ValidationError(faults);
+  });
+}
+
+type Fault = readonly [field: string, message: string];
+
+function faultsOf(result: AnyObject, protocol: Protocol): Fault[] {
+  const { value, side, handsUsed, cleanBeforeHands, trials, capS, seconds, help } = result as Record<string, unknown>;
+  const outcome = result['outcome'] ?? 'done';
+  const faults: Fault[] = [];
+  const given = (v: unknown) => v !== undefined && v !== null;
+  const range = `must be ${protocol.range.whole ? 'a whole number ' : ''}from ${protocol.range.min} to ${protocol.range.max} ${protocol.unit} for ${protocol.id}`;
+  const fits = (v: unknown) =>
+    typeof v !== 'number' ||
+    (v >= protocol.range.min && v <= protocol.range.max && (!protocol.range.whole || Number.isInteger(v)));
+  if (outcome === 'done' && !given(value)) faults.push(['value', 'is needed for an outcome of done']);
+  if (outcome !== 'done' && given(value))
+    faults.push(['value', `goes with an outcome of done only, not ${String(outcome)}`]);
+  if (!fits(value)) faults.push(['value', range]);
+  if (Array.isArray(trials) && !trials.every(fits)) faults.push(['trials', range]);
+  if (given(side) && protocol.sides === 'none') faults.push(['side', `${protocol.id} has no sides: leave it out`]);
+  if (handsUsed === true && !protocol.handsMakeZero)
+    faults.push(['handsUsed', `is a field of the 30-second chair stand, not of ${protocol.id}`]);
+  if (given(cleanBeforeHands) && handsUsed !== true) faults.push(['cleanBeforeHands', 'goes with handsUsed true']);
+  if (typeof cleanBeforeHands === 'number' && typeof value === 'number' && cleanBeforeHands > value)
+    faults.push(['cleanBeforeHands', 'must not be more than value']);
+  const cap = protocol.capture.kind === 'hold' ? protocol.capture.capS : null;
+  if (given(capS) && cap === null) faults.push(['capS', `is a field of holds, not of ${protocol.id}`]);
+  if (typeof capS === 'number' && cap !== null && capS > cap) faults.push(['capS', `must be at most ${cap} s`]);
+  if (typeof capS === 'number' && typeof value === 'number' && value > capS)
+    faults.push(['value', `must be at most capS, ${capS} s`]);
+  if (given(seconds) && protocol.capture.kind !== 'staged')
+    faults.push(['seconds', `is a field of four-stage, not of ${protocol.id}`]);
+  if (given(help) && protocol.id !== 'floor-transfer')
+    faults.push(['help', `is a field of floor-transfer, not of ${protocol.id}`]);
+  return faults;
+}
+
+/** A result is never younger than the day the answer is for. */
+function notAfter(this: TestContext<AnyObject>, value: AnyObject | undefined): true | ValidationError {
+  const request = (value ?? {}) as {
+    testedOn?: string;
+    results?: { testedOn?: string }[];
+    person?: { birthDate?: string };
+  };
+  const faults: ValidationError[] = [];
+  if (request.person?.birthDate !== undefined && request.testedOn === undefined)
+    faults.push(this.createError({ path: 'testedOn', message: 'is needed with a birthDate' }));
+  const { testedOn } = request;
+  if (testedOn !== undefined && Array.isArray(request.results))
+    request.results.forEach((result, i) => {
+      if (typeof result?.testedOn === 'string' && result.testedOn > testedOn)
+        faults.push(
+          this.createError({ path: `results[${i}].testedOn`, message: `must not be after testedOn, ${testedOn}` }),
+        );
+    });
+  return faults.length === 0 || (new ValidationError(faults) as ValidationError & true);
+}
+
+export const scoreRequest = (protocols: readonly Protocol[]) =>
+  exactly({
+    person: personFields().required('is needed'),
+    testedOn: day(),
+    results: listOf(resultFields(protocols), 1000).required('is needed: a list of results'),
+  }).test('days', notAfter);
+
+export type ScoreRequest = InferType<ReturnType<typeof scoreRequest>>;
+
+export const limiterFields = () =>
+  exactly({
+    kind: oneOf(limiterKinds).required('is needed'),
+    side: oneOf(sides).nullable(),
+    pain: wholeIn(0, 10).nullable(),
+    since: day().nullable(),
+    limitsLifted: yesNo(),
+  });
+
+export const kitFields = () =>
+  exactly({
+    chairs: listOf(exactly({ heightCm: wholeIn(25, 80, 'cm').required('is needed'), arms: yesNo() }), 50),
+    padsCm: listOf(wholeIn(1, 20, 'cm'), 20),
+    raisedSurface: yesNo(),
+    weightsKg: listOf(numberIn(0.1, 50, 'kg'), 50),
+    rail: yesNo(),
+    mat: yesNo(),
+    box: yesNo(),
+  });
+
+const rungNumber = () => wholeIn(1, 9).required('is needed');
+
+export const levelsRequest = (protocols: readonly Protocol[]) =>
+  exactly({
+    person: personFields().required('is needed'),
+    testedOn: day(),
+    results: listOf(resultFields(protocols), 1000),
+    readiness: oneOf(readinessOutcomes),
+    limiters: listOf(limiterFields(), 50),
+    falls12m: wholeIn(0, 100),
+    injuredInFall: yesNo(),
+    walkingAid: oneOf(walkingAids),
+    aidIndoors: yesNo(),
+    floorSlides: yesNo(),
+    numbFeet: yesNo(),
+    sitsUnsupported: yesNo(),
+    heelDownAtTarget: yesNo(),
+    sessionsLogged: wholeIn(0, 10_000),
+    shown: listOf(exactly({ pattern: oneOf(patterns).required('is needed'), rung: rungNumber() }), 100),
+    lastConfirmed: listOf(
+      exactly({
+        pattern: oneOf(patterns).required('is needed'),
+        rung: rungNumber(),
+        support: oneOf(supports).required('is needed'),
+      }),
+      100,
+    ),
+    kit: kitFields().default(undefined),
+    style: oneOf(coachingStyles),
+    impactCleared: yesNo(),
+  }).test('days', notAfter);
+
+export type LevelsRequest = InferType<ReturnType<typeof levelsRequest>>;

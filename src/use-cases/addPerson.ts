@@ -1,0 +1,38 @@
+import type { IsoDate } from '../core/shapes/facts';
+import type { Intake, Person, PersonId } from '../core/shapes/person';
+import type { Register } from '../database/connection';
+import * as people from '../database/people';
+import { parse, type FieldError } from '../schemas/parse';
+import { personForm, type PersonForm } from '../schemas/person';
+
+export type SavePerson =
+  { kind: 'saved'; id: PersonId } | { kind: 'rejected'; errors: readonly FieldError[] } | { kind: 'not-found' };
+
+/** Adds a person with a first intake. @param input the whole form, as typed */
+export async function addPerson(db: Register, input: unknown, today: IsoDate, notedOn = today): Promise<SavePerson> {
+  const parsed = parse(personForm(today), input);
+  if (parsed.kind === 'bad') return { kind: 'rejected', errors: parsed.errors };
+  const id = crypto.randomUUID();
+  await people.addPerson(db, toPerson(id, parsed.value), toIntake(parsed.value, notedOn), new Date());
+  return { kind: 'saved', id };
+}
+
+/** Changes a person and notes a new intake from today on; what was known before stays readable. */
+export async function changePerson(db: Register, id: PersonId, input: unknown, today: IsoDate): Promise<SavePerson> {
+  const parsed = parse(personForm(today), input);
+  if (parsed.kind === 'bad') return { kind: 'rejected', errors: parsed.errors };
+  if (!(await people.findPerson(db, id))) return { kind: 'not-found' };
+  await people.changePerson(db, toPerson(id, parsed.value), toIntake(parsed.value, today), new Date());
+  return { kind: 'saved', id };
+}
+
+function toPerson(id: PersonId, form: PersonForm): Person {
+  return { id, name: form.name.trim(), birthDate: form.birthDate, normTable: form.normTable };
+}
+
+function toIntake(
+  { name: _name, birthDate: _birthDate, normTable: _normTable, ...facts }: PersonForm,
+  notedOn: IsoDate,
+): Intake {
+  return { ...facts, notedOn };
+}

@@ -1,0 +1,43 @@
+import type { Place } from '../core/shapes/person';
+import type { Register } from '../database/connection';
+import { findPlace, markAsDemo, savePlace } from '../database/place';
+import { parse, type FieldError } from '../schemas/parse';
+import { placeForm } from '../schemas/place';
+
+/** What a hall has before anybody looked into its cupboard: two usual chairs and two pads. */
+export const usualPlace: Place = {
+  name: 'This hall',
+  town: '',
+  emergencyNumber: '112',
+  floorSlides: true,
+  kit: {
+    chairs: [
+      { heightCm: 43, arms: false },
+      { heightCm: 46, arms: false },
+    ],
+    padsCm: [3, 5],
+    weightsKg: [1, 2],
+    raisedSurface: false,
+    rail: true,
+    mat: false,
+    box: false,
+  },
+};
+
+export async function readPlace(db: Register): Promise<Place> {
+  return (await findPlace(db)) ?? usualPlace;
+}
+
+export type SavePlace = { kind: 'saved' } | { kind: 'rejected'; errors: readonly FieldError[] };
+
+export async function changePlace(db: Register, input: unknown): Promise<SavePlace> {
+  const parsed = parse(placeForm, input);
+  if (parsed.kind === 'bad') return { kind: 'rejected', errors: parsed.errors };
+  await savePlace(db, parsed.value);
+  return { kind: 'saved' };
+}
+
+/** Marks the register as the made-up hall. */
+export async function beDemo(db: Register): Promise<void> {
+  await markAsDemo(db);
+}
