@@ -36,3 +36,29 @@ function toIntake(
 ): Intake {
   return { ...facts, notedOn };
 }
+
+/** What the form starts with for somebody new. */
+export const emptyPersonForm: PersonForm = {
+  name: '',
+  birthDate: '',
+  normTable: null,
+  heightCm: null,
+  massKg: null,
+  seatHeightCm: 43,
+  readiness: 'ready',
+  readinessWhy: '',
+  limiters: [],
+  falls12m: 0,
+  injuredInFall: false,
+  walkingAid: 'none',
+  aidIndoors: false,
+  sitsUnsupported: true,
+  heelDownAtTarget: false,
+  classesSoFar: 0,
+};
+
+/** The form as it stands for somebody known. */
+export function toPersonForm(person: Person, { notedOn: _notedOn, ...facts }: Intake): PersonForm {
+  const { name, birthDate, normTable } = person;
+  return { name, birthDate, normTable, ...facts, limiters: [...facts.limiters] };
+}

@@ -7,9 +7,11 @@ import { assignLevels } from '../core/level/assign';
 import { pathOf, type Path } from '../core/path';
 import { changeBetween, type Change, type Sat } from '../core/retest/change';
 import { retestDue, type RetestDue } from '../core/retest/due';
+import { rowFor } from '../core/score/rank';
 import { risePower, type RisePower } from '../core/score/risePower';
 import { scoreResult, type Score } from '../core/score/scoreResult';
 import type { IsoDate } from '../core/shapes/facts';
+import type { NormRow } from '../core/shapes/norms';
 import type { Intake, Person, PersonId, Place } from '../core/shapes/person';
 import type { Protocol } from '../core/shapes/protocol';
 import { listAttempts, type StoredAttempt } from '../database/attempts';
@@ -224,4 +226,40 @@ function groupBy<T>(all: readonly T[], key: (one: T) => string): Map<string, T[]
     else groups.set(key(one), [one]);
   }
   return groups;
+}
+
+/** Names for the search of the frame. */
+export async function listFindable(
+  db: Register,
+  today: IsoDate,
+): Promise<{ id: PersonId; name: string; about: string }[]> {
+  const words = { female: 'women', male: 'men' };
+  return (await listPeople(db)).map(({ id, name, birthDate, normTable }) => ({
+    id,
+    name,
+    about: `${ageOn(birthDate, today)}, ${normTable ? words[normTable] : 'norm table open'}`,
+  }));
+}
+
+/** What the station page takes along of everybody, so that it needs no server while a test runs. */
+export async function listStation(db: Register, protocol: Protocol, today: IsoDate) {
+  return (await readEverybody(db, today)).map(({ person, intake, ageYears, sittings, levels, due }) => ({
+    id: person.id,
+    name: person.name,
+    ageYears,
+    readiness: intake.readiness,
+    readinessWhy: intake.readinessWhy,
+    seatHeightCm: intake.seatHeightCm,
+    cautions: levels.cautions.slice(0, -1).map((c) => c.text),
+    row: paceRow(protocol, ageYears, person.normTable),
+    lastTestedOn: sittings[0]?.attempt.sittingDate ?? null,
+    due: due !== null && due.on <= today,
+  }));
+}
+
+/** With the norm table left open the pace is that of the lower median. */
+function paceRow(protocol: Protocol, ageYears: number, sex: Person['normTable']): NormRow | null {
+  const sexes = sex ? [sex] : (['female', 'male'] as const);
+  const rows = sexes.flatMap((s) => rowFor(protocol.norms, { ageYears, sex: s }) ?? []);
+  return rows.sort((a, b) => a.p25 + a.p75 - (b.p25 + b.p75))[0] ?? null;
 }

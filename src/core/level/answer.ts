@@ -17,6 +17,8 @@ export interface Blocker {
   readonly need: number | string | boolean;
   readonly measuredNeeded: number | string | boolean;
   readonly text: string;
+  /** The same in a few words, for the tag on a bar. */
+  readonly tag: string;
   /** Other ways to lift the same need. */
   readonly or?: readonly Omit<Blocker, 'rung' | 'or'>[];
 }

@@ -111,7 +111,12 @@ function judge(pattern: Pattern, upTo: readonly Rung[], one: Case): Judged {
 
 function supportBlock(support: SupportAnswer): Block {
   const fourStage = { have: null, measured: null, need: 2, measuredNeeded: 2 };
-  return { fact: 'fourStage', ...fourStage, text: `${support.words}: opens with a second standing position held` };
+  return {
+    fact: 'fourStage',
+    ...fourStage,
+    tag: 'steadier standing',
+    text: `${support.words}: opens with a second standing position held`,
+  };
 }
 
 function limiterBlock({ row, limiter }: LimiterInForce): Block {
@@ -125,12 +130,13 @@ function limiterBlock({ row, limiter }: LimiterInForce): Block {
       measured: have,
       need,
       measuredNeeded: need,
+      tag: row.title,
       text: `${row.title}: opens at ${need} of 10 or less`,
     };
   }
   const need = row.untilLifted ? 'limits lifted in writing' : 'not present';
   const text = row.untilLifted ? `${row.title}: opens once limits are lifted in writing` : `${row.title}: stays closed`;
-  return { fact, have: 'present', measured: 'present', need, measuredNeeded: need, text };
+  return { fact, have: 'present', measured: 'present', need, measuredNeeded: need, tag: row.title, text };
 }
 
 /** Of several blocks of one fact the hardest says all: the larger need, or for a pain the smaller. */
@@ -179,6 +185,7 @@ function blockersOf(pattern: Pattern, judged: Judged, one: Case): Blocker[] {
       measured: have,
       need: firstClasses,
       measuredNeeded: firstClasses,
+      tag: 'after two classes',
       text,
     });
   }
@@ -191,7 +198,10 @@ function askFirstBlocks({ facts, inForce }: Case): Block[] {
   if (facts.readiness !== 'ask-first') return waiting;
   const have = facts.readiness;
   const text = 'a licensed professional is asked first';
-  return [{ fact: 'readiness', have, measured: have, need: 'ready', measuredNeeded: 'ready', text }, ...waiting];
+  return [
+    { fact: 'readiness', have, measured: have, need: 'ready', measuredNeeded: 'ready', tag: 'ask first', text },
+    ...waiting,
+  ];
 }
 
 /** The lightest in the kit, at most a twentieth of body mass; none in the first classes or on an old result. */

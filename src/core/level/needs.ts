@@ -54,6 +54,7 @@ function checkSeen(need: Extract<Need, { seen: unknown }>, facts: Facts): NeedAn
     need: true,
     measuredNeeded: true,
     text: `${need.why}: not yet`,
+    tag: need.why,
   };
   return { holds: false, block };
 }
@@ -86,9 +87,26 @@ function measuredBlock(fact: MeasuredFact, reading: Reading, atLeast: number, on
   const numbers = { fact: fact.id, need: atLeast, measuredNeeded };
   const wanted = measuredNeeded === atLeast ? `${atLeast} ${fact.unit}` : `${measuredNeeded} ${fact.unit} counted`;
   if (untested)
-    return { ...numbers, have: null, measured: null, text: `${fact.title}: not tested; opens with ${wanted}` };
+    return {
+      ...numbers,
+      have: null,
+      measured: null,
+      tag: `${fact.short} not tested`,
+      text: `${fact.title}: not tested; opens with ${wanted}`,
+    };
   const have = { have: reading.cautious, measured: reading.measured };
   if (onlyOld)
-    return { ...numbers, ...have, text: `${fact.title}: tested on ${String(reading.on)}, too long ago; test again` };
-  return { ...numbers, ...have, text: `${fact.title}: ${String(reading.measured)} ${fact.unit}; opens with ${wanted}` };
+    return {
+      ...numbers,
+      ...have,
+      tag: `${fact.short} to be tested again`,
+      text: `${fact.title}: tested on ${String(reading.on)}, too long ago; test again`,
+    };
+  const tag = `${fact.short} ${measuredNeeded}, now ${String(reading.measured)}`;
+  return {
+    ...numbers,
+    ...have,
+    tag,
+    text: `${fact.title}: ${String(reading.measured)} ${fact.unit}; opens with ${wanted}`,
+  };
 }

@@ -25,6 +25,8 @@ export interface Score {
   readonly handsUsed: boolean;
   readonly rank: Rank;
   readonly both: OpenRank['both'];
+  /** Where the rows come from; `null` where no norm set is shipped. */
+  readonly normSource: Source | null;
   readonly cutoffs: readonly CutoffAnswer[];
   readonly standard: StandardAnswer | null;
   readonly error: MeasurementError | null;
@@ -55,6 +57,7 @@ export function scoreResult(protocol: Protocol, result: TestResult, person: Scor
     handsUsed: hands,
     rank: open.rank,
     both: open.both,
+    normSource: protocol.norms?.source ?? null,
     cutoffs: byRule === null ? [] : cutoffsOf(protocol, byRule, row),
     standard: byRule === null ? null : standardOf(protocol, byRule, person),
     error: hands || !row || !protocol.reliability ? null : measurementError(row, protocol.reliability),

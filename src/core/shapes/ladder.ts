@@ -81,6 +81,8 @@ export interface MeasuredFact {
   /** Which part of the result: the value, the clean stands before hands, or all stands, with hands or without. */
   readonly reads: 'value' | 'clean' | 'all';
   readonly title: string;
+  /** For the narrow tag on a bar. */
+  readonly short: string;
   readonly unit: string;
   readonly bothSides: boolean;
   /** Smallest difference the test can show, for rounding a wanted result up. */

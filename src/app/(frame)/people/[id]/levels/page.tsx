@@ -1,0 +1,12 @@
+import { LevelScreen } from '../../../../../screens/levels/levelPage';
+import { saveConfirmedLevel } from '../../actions';
+import { thePerson, type PersonParams } from '../person';
+
+export async function generateMetadata(context: PersonParams) {
+  return { title: `Level of ${(await thePerson(context)).person.name}` };
+}
+
+export default async function LevelPage(context: PersonParams) {
+  const view = await thePerson(context);
+  return <LevelScreen view={view} confirm={saveConfirmedLevel.bind(null, view.person.id)} />;
+}

@@ -1,0 +1,14 @@
+import { notFound } from 'next/navigation';
+import { theRegister } from '../../../../database/theRegister';
+import { readPerson, type PersonPage } from '../../../../use-cases/readPeople';
+import { today } from '../../../../use-cases/today';
+
+export interface PersonParams {
+  readonly params: Promise<{ id: string }>;
+}
+
+/** The person named in the address, or the page that says there is none. */
+export async function thePerson({ params }: PersonParams): Promise<PersonPage> {
+  const { id } = await params;
+  return (await readPerson(await theRegister(), id, today())) ?? notFound();
+}

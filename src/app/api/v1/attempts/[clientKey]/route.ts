@@ -1,0 +1,32 @@
+import { theRegister } from '../../../../../database/theRegister';
+import { saveAttempt } from '../../../../../use-cases/saveAttempt';
+import { today } from '../../../../../use-cases/today';
+import { guarded, invalidFields, onlyAllows, problem, readJson } from '../../../problem';
+
+interface Context {
+  params: Promise<{ clientKey: string }>;
+}
+
+export const PUT = guarded<Context>(async (request, { params }) => {
+  const read = await readJson(request);
+  if ('problem' in read) return read.problem;
+  const { clientKey } = await params;
+  const saved = await saveAttempt(await theRegister(), clientKey, read.json, today());
+  switch (saved.kind) {
+    case 'created':
+    case 'known':
+      return Response.json({ clientKey, result: saved.trial }, { status: saved.kind === 'created' ? 201 : 200 });
+    case 'conflict':
+      return problem(
+        409,
+        `Events ${saved.seqs.join(', ')} of this attempt are known with other content. Both were kept; the first counts.`,
+      );
+    case 'other-attempt':
+      return problem(409, 'This key belongs to an attempt of another test, day or side. Nothing was changed.');
+    case 'rejected':
+      return invalidFields(saved.errors);
+  }
+});
+
+const other = onlyAllows('PUT');
+export { other as DELETE, other as GET, other as HEAD, other as OPTIONS, other as PATCH, other as POST };

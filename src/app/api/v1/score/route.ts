@@ -1,0 +1,13 @@
+import { askScore } from '../../../../use-cases/askStateless';
+import { today } from '../../../../use-cases/today';
+import { guarded, invalidFields, onlyAllows, readJson } from '../../problem';
+
+export const POST = guarded(async (request) => {
+  const read = await readJson(request);
+  if ('problem' in read) return read.problem;
+  const answer = askScore(read.json, today());
+  return answer.kind === 'answered' ? Response.json(answer.body) : invalidFields(answer.errors);
+});
+
+const other = onlyAllows('POST');
+export { other as DELETE, other as GET, other as HEAD, other as OPTIONS, other as PATCH, other as PUT };

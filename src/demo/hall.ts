@@ -1,0 +1,313 @@
+/** The made-up hall. Nobody here lives anywhere; any likeness of a name is chance. */
+export const hall = {
+  name: 'Tern Quay hall',
+  town: 'Lower Averley',
+  emergencyNumber: '112',
+  floorSlides: true,
+  kit: {
+    chairs: [
+      { heightCm: 43, arms: false },
+      { heightCm: 46, arms: true },
+      { heightCm: 50, arms: true },
+    ],
+    padsCm: [3, 3, 5],
+    weightsKg: [1, 2, 3.5],
+    raisedSurface: true,
+    rail: true,
+    mat: true,
+    box: true,
+  },
+};
+
+export interface DemoSitting {
+  /** Weeks before the start day. */
+  readonly weeksAgo: number;
+  readonly stands: number;
+  /** Clean stands before the hands, where hands were used. */
+  readonly cleanBeforeHands?: number;
+  readonly seatHeightCm?: number;
+  readonly fromPaper?: boolean;
+  readonly ends?: 'breaks-off' | 'is-stopped';
+  readonly confirmed?: boolean;
+}
+
+export interface DemoPerson {
+  readonly name: string;
+  /** Age on the start day, and days since that birthday. */
+  readonly age: number;
+  readonly birthdayDaysAgo: number;
+  readonly normTable: 'female' | 'male' | null;
+  readonly heightCm: number | null;
+  readonly massKg: number | null;
+  readonly more?: Readonly<Record<string, unknown>>;
+  readonly sittings: readonly DemoSitting[];
+}
+
+/** Sittings from the oldest to the newest, each level confirmed but for the last where `open`. */
+function every12(stands: readonly number[], lastWeeksAgo: number, open = false): DemoSitting[] {
+  return stands.map((n, i) => ({
+    weeksAgo: lastWeeksAgo + 12 * (stands.length - 1 - i),
+    stands: n,
+    confirmed: !(open && i === stands.length - 1),
+  }));
+}
+
+const knee = (pain: number, side: 'L' | 'R') => ({ limiters: [{ kind: 'knee-pain', pain, side }] });
+
+export const people: readonly DemoPerson[] = [
+  {
+    name: 'Odile Brandvoll',
+    age: 77,
+    birthdayDaysAgo: 120,
+    normTable: 'female',
+    heightCm: 160,
+    massKg: 64,
+    more: { ...knee(3, 'R'), classesSoFar: 14 },
+    sittings: [...every12([7, 8, 8, 9, 9, 10], 13), { weeksAgo: 0.5, stands: 9 }],
+  },
+  {
+    name: 'Tomasz Rekkedal',
+    age: 72,
+    birthdayDaysAgo: 40,
+    normTable: 'male',
+    heightCm: 176,
+    massKg: 81,
+    more: { classesSoFar: 30, heelDownAtTarget: true },
+    sittings: every12([11, 12, 13, 13, 15, 16, 17], 3),
+  },
+  {
+    name: 'Ines Albarrosa',
+    age: 84,
+    birthdayDaysAgo: 200,
+    normTable: 'female',
+    heightCm: 154,
+    massKg: 58,
+    more: {
+      walkingAid: 'stick',
+      aidIndoors: true,
+      falls12m: 1,
+      readiness: 'ready-with-care',
+      readinessWhy: 'a fall in the garden, looked at',
+    },
+    sittings: every12([6, 6, 5, 6], 9),
+  },
+  {
+    name: 'Bertil Kvarnholm',
+    age: 68,
+    birthdayDaysAgo: 10,
+    normTable: 'male',
+    heightCm: 181,
+    massKg: 92,
+    more: { classesSoFar: 8 },
+    sittings: every12([12, 13, 14], 5, true),
+  },
+  {
+    name: 'Marit Osterlid',
+    age: 80,
+    birthdayDaysAgo: 12,
+    normTable: 'female',
+    heightCm: 158,
+    massKg: 61,
+    more: { classesSoFar: 22 },
+    sittings: [...every12([10, 10, 11, 10, 10], 14), { weeksAgo: 1, stands: 10 }],
+  },
+  {
+    name: 'Signe Tollund',
+    age: 71,
+    birthdayDaysAgo: 300,
+    normTable: 'female',
+    heightCm: 166,
+    massKg: 70,
+    more: { classesSoFar: 40, heelDownAtTarget: true },
+    sittings: every12([9, 10, 12, 13, 14, 15], 6),
+  },
+  {
+    name: 'Adelheid Pomm',
+    age: 86,
+    birthdayDaysAgo: 77,
+    normTable: 'female',
+    heightCm: 151,
+    massKg: 54,
+    more: { readiness: 'not-today', readinessWhy: 'fever since Sunday' },
+    sittings: every12([7, 6, 6], 11),
+  },
+  {
+    name: 'Ruben Sastry',
+    age: 66,
+    birthdayDaysAgo: 150,
+    normTable: 'male',
+    heightCm: 172,
+    massKg: 78,
+    more: {
+      readiness: 'ask-first',
+      readinessWhy: 'new knee ten weeks ago, limits not known',
+      limiters: [{ kind: 'knee-replaced', side: 'L' }, { kind: 'recent-surgery' }],
+    },
+    sittings: every12([14, 13], 22),
+  },
+  {
+    name: 'Hannelore Vint',
+    age: 79,
+    birthdayDaysAgo: 260,
+    normTable: 'female',
+    heightCm: 162,
+    massKg: 73,
+    more: { ...knee(5, 'L'), classesSoFar: 11 },
+    sittings: every12([11, 10, 9, 7], 4),
+  },
+  {
+    name: 'Wiktor Lanz',
+    age: 75,
+    birthdayDaysAgo: 33,
+    normTable: 'male',
+    heightCm: 170,
+    massKg: 84,
+    more: { classesSoFar: 6 },
+    sittings: every12([10, 11, 11], 15),
+  },
+  {
+    name: 'Greta Munthal',
+    age: 82,
+    birthdayDaysAgo: 181,
+    normTable: 'female',
+    heightCm: 157,
+    massKg: 60,
+    sittings: every12([8, 9, 9, 10], 12.5),
+  },
+  {
+    name: 'Lise Havgaard',
+    age: 74,
+    birthdayDaysAgo: 95,
+    normTable: 'female',
+    heightCm: 164,
+    massKg: 66,
+    more: { classesSoFar: 9 },
+    sittings: [...every12([11, 12], 13), { weeksAgo: 0, stands: 6, ends: 'breaks-off' }],
+  },
+  {
+    name: 'Josef Amundi',
+    age: 91,
+    birthdayDaysAgo: 222,
+    normTable: 'male',
+    heightCm: 168,
+    massKg: 67,
+    more: { walkingAid: 'stick' },
+    sittings: every12([7, 8, 8, 7], 7),
+  },
+  {
+    name: 'Pilar Ennoway',
+    age: 63,
+    birthdayDaysAgo: 18,
+    normTable: 'female',
+    heightCm: 169,
+    massKg: 75,
+    more: { classesSoFar: 50, heelDownAtTarget: true },
+    sittings: every12([15, 17, 18, 20, 21, 22], 2),
+  },
+  {
+    name: 'Kees Oudraad',
+    age: 78,
+    birthdayDaysAgo: 8,
+    normTable: 'male',
+    heightCm: 174,
+    massKg: 88,
+    more: { limiters: [{ kind: 'hip-replaced', side: 'R', limitsLifted: true }], classesSoFar: 16 },
+    sittings: every12([6, 8, 9, 11], 8),
+  },
+  {
+    name: 'Yvonne Caddick',
+    age: 69,
+    birthdayDaysAgo: 142,
+    normTable: null,
+    heightCm: 165,
+    massKg: 69,
+    more: { classesSoFar: 12 },
+    sittings: every12([12, 12, 13], 10),
+  },
+  {
+    name: 'Sol Merrivale',
+    age: 76,
+    birthdayDaysAgo: 60,
+    normTable: null,
+    heightCm: 167,
+    massKg: 72,
+    sittings: every12([9, 10], 11),
+  },
+  {
+    name: 'Agnes Tverrå',
+    age: 88,
+    birthdayDaysAgo: 170,
+    normTable: 'female',
+    heightCm: 149,
+    massKg: 50,
+    more: {
+      walkingAid: 'walker',
+      aidIndoors: true,
+      falls12m: 2,
+      readiness: 'ready-with-care',
+      readinessWhy: 'two falls, both looked at',
+    },
+    sittings: [
+      { weeksAgo: 30, stands: 3, cleanBeforeHands: 0, confirmed: true },
+      { weeksAgo: 18, stands: 4, cleanBeforeHands: 0, confirmed: true },
+      { weeksAgo: 6, stands: 5, cleanBeforeHands: 1, confirmed: true },
+    ],
+  },
+  {
+    name: 'Dov Hallström',
+    age: 70,
+    birthdayDaysAgo: 6,
+    normTable: 'male',
+    heightCm: 179,
+    massKg: 86,
+    more: { limiters: [{ kind: 'back-pain', pain: 4 }], classesSoFar: 20 },
+    sittings: every12([13, 14, 14, 15], 7),
+  },
+  {
+    name: 'Renske Poldervaart',
+    age: 73,
+    birthdayDaysAgo: 244,
+    normTable: 'female',
+    heightCm: 171,
+    massKg: 77,
+    more: { classesSoFar: 4 },
+    sittings: [
+      { weeksAgo: 26, stands: 10, seatHeightCm: 43, confirmed: true },
+      { weeksAgo: 9, stands: 15, seatHeightCm: 50, confirmed: true },
+    ],
+  },
+  {
+    name: 'Emeka Doyle',
+    age: 65,
+    birthdayDaysAgo: 111,
+    normTable: 'male',
+    heightCm: 183,
+    massKg: 95,
+    sittings: [{ weeksAgo: 5, stands: 12, fromPaper: true }],
+  },
+  {
+    name: 'Thora Linnevik',
+    age: 93,
+    birthdayDaysAgo: 320,
+    normTable: 'female',
+    heightCm: 152,
+    massKg: 52,
+    more: { limiters: [{ kind: 'fragile-bone' }], walkingAid: 'stick' },
+    sittings: [
+      ...every12([6, 5], 16),
+      { weeksAgo: 4, stands: 3, ends: 'is-stopped' },
+      { weeksAgo: 3.9, stands: 5, confirmed: true },
+    ],
+  },
+  { name: 'Casper Oyelaran', age: 61, birthdayDaysAgo: 25, normTable: 'male', heightCm: 178, massKg: 83, sittings: [] },
+  {
+    name: 'Maud Jessop',
+    age: 81,
+    birthdayDaysAgo: 190,
+    normTable: 'female',
+    heightCm: null,
+    massKg: null,
+    more: { limiters: [{ kind: 'numb-feet' }] },
+    sittings: [],
+  },
+];

@@ -1,0 +1,211 @@
+import { valueAt } from '../../core/score/rank';
+import type { NormRow } from '../../core/shapes/norms';
+import { rowWords } from '../words';
+import { packLabels, wordsWidth } from './pack';
+
+export interface Flag {
+  readonly value: number;
+  readonly label: string;
+  readonly latest: boolean;
+}
+
+export interface Peg {
+  readonly value: number;
+  readonly label: string;
+  readonly kind: 'watch' | 'standard';
+}
+
+interface Props {
+  readonly row: NormRow;
+  readonly unit: string;
+  readonly flags: readonly Flag[];
+  readonly pegs: readonly Peg[];
+  /** Half of the error bar of the latest flag: 1.96 standard errors. */
+  readonly reach: number | null;
+  readonly width?: number;
+  readonly small?: boolean;
+}
+
+const z95 = 1.6448536269514722;
+const marks = [
+  [-z95, '5th'],
+  [-0.6744897501960817, '25th'],
+  [0, 'half'],
+  [0.6744897501960817, '75th'],
+  [z95, '95th'],
+] as const;
+
+/**
+ * A straight rule from the 5th to the 95th percentile of this age and sex, the middle half thick, real units under it,
+ * cut-offs as pegs with their names, this result as a flag with its error bar, earlier ones as pale flags.
+ */
+export function NormRail({ row, unit, flags, pegs, reach, width = 1100, small = false }: Props) {
+  const pad = 26;
+  const ends = [valueAt(row, -z95), valueAt(row, z95)];
+  const all = [...ends, ...flags.map((f) => f.value), ...pegs.map((p) => p.value)];
+  const [low, high] = [Math.min(...all), Math.max(...all)];
+  const towardsBetter = row.p75 > row.p25;
+  const x = (value: number): number => {
+    const share = (value - low) / (high - low);
+    return pad + (towardsBetter ? share : 1 - share) * (width - 2 * pad);
+  };
+  const shown = small ? flags.filter((f) => f.latest) : flags;
+  const flagLabels = packLabels(
+    shown.map((f) => ({ x: x(f.value) + 22, width: wordsWidth(f.label, 15) + 34 })),
+    width,
+  );
+  const pegLabels = packLabels(
+    pegs.map((p) => ({ x: x(p.value), width: wordsWidth(p.label, 15) })),
+    width,
+  );
+  const flagRows = 1 + Math.max(0, ...flagLabels.map((l) => l.row));
+  const pegRows = small || pegs.length === 0 ? 0 : 1 + Math.max(...pegLabels.map((l) => l.row));
+  const ruleY = (small ? 12 : 34) + flagRows * 32 + 8;
+  const height = ruleY + 40 + pegRows * 24;
+  const latest = flags.find((f) => f.latest);
+  return (
+    <svg
+      viewBox={`0 0 ${width} ${height}`}
+      width="100%"
+      role="img"
+      aria-label={railWords(row, unit, latest, pegs)}
+      fontSize="15"
+      fill="var(--color-ink)"
+    >
+      {!small &&
+        marks.map(([z, name]) => (
+          <text key={name} x={x(valueAt(row, z))} y="16" textAnchor="middle" fill="var(--color-ink-soft)">
+            {name}
+          </text>
+        ))}
+      <line
+        x1={pad}
+        x2={width - pad}
+        y1={ruleY}
+        y2={ruleY}
+        stroke="var(--color-ink)"
+        strokeWidth="1.5"
+        strokeDasharray="2 5"
+      />
+      <line
+        x1={x(valueAt(row, -z95))}
+        x2={x(valueAt(row, z95))}
+        y1={ruleY}
+        y2={ruleY}
+        stroke="var(--color-ink)"
+        strokeWidth="3"
+      />
+      <line x1={x(row.p25)} x2={x(row.p75)} y1={ruleY} y2={ruleY} stroke="var(--color-ink)" strokeWidth="13" />
+      {ticks(low, high, small ? 6 : 12).map((tick) => (
+        <g key={tick}>
+          <line x1={x(tick)} x2={x(tick)} y1={ruleY + 7} y2={ruleY + 14} stroke="var(--color-ink)" strokeWidth="2" />
+          <text x={x(tick)} y={ruleY + 30} textAnchor="middle" className="num">
+            {tick}
+          </text>
+        </g>
+      ))}
+      {pegs.map((peg, i) => {
+        const at = pegLabels[i] ?? { left: 0, row: 0 };
+        const tone = peg.kind === 'watch' ? 'var(--color-watch)' : 'var(--color-ready)';
+        const labelY = ruleY + 40 + at.row * 24 + 12;
+        return (
+          <g key={peg.label}>
+            <line
+              x1={x(peg.value)}
+              x2={x(peg.value)}
+              y1={ruleY - 12}
+              y2={ruleY + 12}
+              stroke="var(--color-board)"
+              strokeWidth="8"
+            />
+            <line x1={x(peg.value)} x2={x(peg.value)} y1={ruleY - 12} y2={ruleY + 12} stroke={tone} strokeWidth="5" />
+            {peg.kind === 'watch' ? (
+              <path
+                d={`M${x(peg.value)} ${ruleY - 19}l7 7-7 7-7-7z`}
+                fill={tone}
+                stroke="var(--color-board)"
+                strokeWidth="1.5"
+              />
+            ) : (
+              <circle
+                cx={x(peg.value)}
+                cy={ruleY - 12}
+                r="6"
+                fill={tone}
+                stroke="var(--color-board)"
+                strokeWidth="1.5"
+              />
+            )}
+            {!small && (
+              <>
+                <line
+                  x1={x(peg.value)}
+                  x2={x(peg.value)}
+                  y1={ruleY + 35}
+                  y2={labelY - 13}
+                  stroke={tone}
+                  strokeWidth="2"
+                  strokeDasharray="2 3"
+                />
+                <text x={at.left} y={labelY} fill={tone} fontWeight="650">
+                  {peg.label}
+                </text>
+              </>
+            )}
+          </g>
+        );
+      })}
+      {latest && reach !== null && (
+        <g stroke="var(--color-squat)">
+          <line
+            x1={x(latest.value - reach)}
+            x2={x(latest.value + reach)}
+            y1={ruleY}
+            y2={ruleY}
+            stroke="var(--color-board)"
+            strokeWidth="8"
+          />
+          <line x1={x(latest.value - reach)} x2={x(latest.value + reach)} y1={ruleY} y2={ruleY} strokeWidth="5" />
+          {[-reach, reach].map((by) => (
+            <line
+              key={by}
+              x1={x(latest.value + by)}
+              x2={x(latest.value + by)}
+              y1={ruleY - 8}
+              y2={ruleY + 8}
+              strokeWidth="3"
+            />
+          ))}
+        </g>
+      )}
+      {shown.map((flag, i) => {
+        const at = flagLabels[i] ?? { left: 0, row: 0 };
+        const top = ruleY - 8 - (at.row + 1) * 32;
+        const tone = flag.latest ? 'var(--color-squat)' : 'var(--color-wood)';
+        const pole = x(flag.value);
+        return (
+          <g key={`${flag.label} ${i}`}>
+            <line x1={pole} x2={pole} y1={top} y2={ruleY - 2} stroke="var(--color-ink)" strokeWidth="2" />
+            <path d={`M${pole} ${top}h26l-7 9 7 9h-26z`} fill={tone} stroke="var(--color-ink)" strokeWidth="1.5" />
+            <text x={pole + 33} y={top + 15} fontWeight={flag.latest ? 750 : 500}>
+              {flag.label}
+            </text>
+          </g>
+        );
+      })}
+    </svg>
+  );
+}
+
+/** Whole units, about as many as asked for. */
+function ticks(low: number, high: number, about: number): number[] {
+  const step = [1, 2, 5, 10, 20, 50].find((s) => (high - low) / s <= about) ?? 100;
+  const first = Math.ceil(low / step) * step;
+  return Array.from({ length: Math.floor((high - first) / step) + 1 }, (_, i) => first + i * step);
+}
+
+/** The rail read out. */
+function railWords(row: NormRow, unit: string, latest: Flag | undefined, pegs: readonly Peg[]): string {
+  const result = latest ? `Result ${latest.value} ${unit}. ` : '';
+  return `${result}Middle half of ${rowWords(row)}: ${row.p25} to ${row.p75} ${unit}. ${pegs.map((p) => p.label).join(', ')}.`;
+}

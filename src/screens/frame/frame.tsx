@@ -1,0 +1,56 @@
+import type { ReactNode } from 'react';
+import { Find, type Findable } from './find';
+import { Hotkeys } from './hotkeys';
+import { Outbox } from './outbox';
+import { Places } from './places';
+
+interface Props {
+  readonly people: readonly Findable[];
+  /** Set when the day is pretended, for demonstrations and pictures. */
+  readonly pretended: string | null;
+  readonly children: ReactNode;
+}
+
+/** Court line on top with the places on it, the search, what waits to be sent. */
+export function Frame({ people, pretended, children }: Props) {
+  return (
+    <>
+      <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-30 focus:bg-board focus:p-3">
+        Skip to the page
+      </a>
+      <header className="border-b-4 border-ink">
+        <div className="mx-auto flex min-h-[60px] max-w-[1400px] flex-wrap items-end gap-x-6 px-7 print:hidden">
+          <a href="/" className="flex min-h-11 items-center gap-2.5 pb-1 text-lg font-extrabold">
+            <Mark />
+            Ready Stool
+          </a>
+          <Places />
+          <div className="ml-auto flex items-center gap-4 pb-2">
+            {pretended && <span className="num text-sm">as on {pretended}</span>}
+            <Find people={people} />
+          </div>
+        </div>
+      </header>
+      <Outbox />
+      <Hotkeys />
+      <main id="main" className="mx-auto max-w-[1400px] px-7 pb-10">
+        {children}
+      </main>
+    </>
+  );
+}
+
+function Mark() {
+  return (
+    <svg width="30" height="30" viewBox="0 0 30 30" aria-hidden>
+      <rect x="3" y="8" width="24" height="5" rx="2" fill="var(--color-ink)" />
+      <path
+        d="M7 13 5 28M23 13l2 15M6.4 21h17.2"
+        stroke="var(--color-ink)"
+        strokeWidth="2.6"
+        strokeLinecap="round"
+        fill="none"
+      />
+    </svg>
+  );
+}

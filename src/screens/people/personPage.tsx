@@ -1,0 +1,200 @@
+import type { ReactNode } from 'react';
+import type { Step } from '../../core/steps';
+import { StateMark } from '../drawing/stateMark';
+import { Stool } from '../drawing/stool';
+import { changeWords, ScoreRail } from '../scores/rail';
+import { trialMark, type AttemptView, type PersonView, type SittingView } from '../shapes';
+import { ButtonLink } from '../touch/button';
+import { dayWords, standsWords } from '../words';
+import { PersonHead, personHrefs } from './personHead';
+
+const nextButton: Readonly<Record<Step, string>> = {
+  intake: 'Open the intake',
+  test: 'Set up the test',
+  scores: 'See the score',
+  levels: 'See the level',
+  train: 'Train',
+  retest: 'See the retest',
+};
+
+/** One person: the next thing first, then where they stand, what they do, what there was. */
+export function PersonScreen({ view }: { view: PersonView }) {
+  const { person, path, sittings, levels, otherAttempts } = view;
+  const hrefs = personHrefs(person.id);
+  const latest = sittings[0];
+  const held = path.steps.some((s) => s.step === 'test' && s.state === 'blocked');
+  return (
+    <>
+      <PersonHead {...view} here={null} />
+      <section
+        aria-label="Next"
+        className={`mt-5 flex flex-wrap items-center gap-5 border-l-8 bg-board p-4 ${held ? 'border-stop' : 'border-squat'}`}
+      >
+        {held && <StateMark mark="stop" silent />}
+        <p className="text-xl font-bold first-letter:uppercase" data-testid="next">
+          {path.next.words}
+        </p>
+        <div className="ml-auto flex flex-wrap gap-3">
+          {path.next.step !== 'test' && !held && (
+            <ButtonLink look="line" href={hrefs.test} hard hotkey="T">
+              Test
+            </ButtonLink>
+          )}
+          <ButtonLink href={hrefs[path.next.step]} hard={path.next.step === 'test'} hotkey="N" className="min-w-52">
+            {nextButton[path.next.step]}
+          </ButtonLink>
+        </div>
+      </section>
+      <div className="mt-6 grid gap-10 lg:grid-cols-[1.7fr_1fr]">
+        <section aria-labelledby="stand">
+          <Heading
+            id="stand"
+            more={
+              latest && (
+                <ButtonLink look="plain" href={hrefs.scores}>
+                  All about the score
+                </ButtonLink>
+              )
+            }
+          >
+            Chair stands
+          </Heading>
+          {latest ? (
+            <Latest sitting={latest} earlier={sittings.slice(1, 4)} />
+          ) : (
+            <p className="py-4">
+              No result yet. The first test takes two minutes; its score, level and retest date follow from it.
+            </p>
+          )}
+          <Sittings sittings={sittings} />
+          <Others attempts={otherAttempts} />
+          <ButtonLink look="plain" href={`/people/${person.id}/paper`}>
+            Enter a result from paper
+          </ButtonLink>
+        </section>
+        <section aria-labelledby="does">
+          <Heading
+            id="does"
+            more={
+              <ButtonLink look="plain" href={hrefs.levels}>
+                Why this one
+              </ButtonLink>
+            }
+          >
+            Squat
+          </Heading>
+          <LevelLine view={view} />
+          {levels.cautions.length > 1 && (
+            <>
+              <Heading id="mind">Mind</Heading>
+              <ul className="mt-2 space-y-2" aria-labelledby="mind">
+                {levels.cautions.slice(0, -1).map((c) => (
+                  <li key={c.text} className="flex gap-3">
+                    <StateMark mark="watch" silent /> {c.text}
+                  </li>
+                ))}
+              </ul>
+            </>
+          )}
+        </section>
+      </div>
+    </>
+  );
+}
+
+function Heading({ id, more, children }: { id: string; more?: ReactNode; children: ReactNode }) {
+  return (
+    <div className="mt-2 flex min-h-12 items-end justify-between border-b-2 border-ink pb-1">
+      <h2 id={id} className="text-lg font-bold">
+        {children}
+      </h2>
+      {more}
+    </div>
+  );
+}
+
+function Latest({ sitting, earlier }: { sitting: SittingView; earlier: readonly SittingView[] }) {
+  const { attempt, score } = sitting;
+  return (
+    <div className="pt-3">
+      <p>
+        <span className="num text-3xl font-bold">{standsWords(attempt.trial)}</span>{' '}
+        <span>stands on {dayWords(attempt.sittingDate)}</span>
+      </p>
+      <ScoreRail score={score} unit="stands" on={attempt.sittingDate} earlier={earlier.map(trialMark)} width={760} />
+    </div>
+  );
+}
+
+function Sittings({ sittings }: { sittings: readonly SittingView[] }) {
+  if (sittings.length === 0) return null;
+  return (
+    <table className="mt-2 w-full text-left">
+      <caption className="sr-only">Sittings, newest first</caption>
+      <thead className="text-sm text-ink-soft">
+        <tr>
+          <th className="py-1 font-semibold">Day</th>
+          <th className="font-semibold">Stands</th>
+          <th className="font-semibold">Seat</th>
+          <th className="font-semibold">Against the time before</th>
+        </tr>
+      </thead>
+      <tbody>
+        {sittings.slice(0, 6).map(({ attempt, change }) => {
+          const words = changeWords(change);
+          return (
+            <tr key={attempt.clientKey} className="border-t border-rule">
+              <td className="py-1.5">{dayWords(attempt.sittingDate)}</td>
+              <td className="num">{standsWords(attempt.trial)}</td>
+              <td className="num">
+                {attempt.conditions.seatHeightCm === undefined ? '–' : `${attempt.conditions.seatHeightCm} cm`}
+              </td>
+              <td>
+                {words.verdict} <span className="text-sm text-ink-soft">{words.size}</span>
+                {attempt.trial.fromPaper && <span className="text-sm text-ink-soft"> · from paper</span>}
+              </td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}
+
+const otherWords: Readonly<Record<string, string>> = {
+  stopped: 'stopped, no result',
+  'to-repeat': 'broke off, to be repeated',
+  finished: 'a repeat of the same day, not counted for levels',
+};
+
+function Others({ attempts }: { attempts: readonly AttemptView[] }) {
+  if (attempts.length === 0) return null;
+  return (
+    <ul className="mt-2 text-sm" aria-label="Tries without a result">
+      {attempts.slice(0, 4).map(({ clientKey, sittingDate, trial }) => (
+        <li key={clientKey}>
+          {dayWords(sittingDate)}: {trial.counted} stands, {otherWords[trial.state] ?? 'not finished'}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function LevelLine({ view }: { view: PersonView }) {
+  const level = view.levelWaiting ?? view.confirmed.at(-1)?.level;
+  if (view.levels.refused) return <p className="py-4">{view.levels.refused.text}</p>;
+  if (!level) return <p className="py-4">The level follows from the first result.</p>;
+  return (
+    <div className="flex items-center gap-4 py-3">
+      <Stool heightCm={level.targetCm} support={level.support} size={130} />
+      <div>
+        <p className="num text-xl font-bold text-squat">{level.code}</p>
+        <p className="text-lg font-bold">{level.name}</p>
+        <p>{level.supportWords}</p>
+        <p className="text-sm">
+          {view.levelWaiting ? 'waits for your yes' : `confirmed ${dayWords(view.confirmed.at(-1)?.confirmedOn ?? '')}`}
+        </p>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,97 @@
+import { PersonHead, personHrefs } from '../people/personHead';
+import { changeWords, ScoreRail } from '../scores/rail';
+import { trialMark, type PersonView } from '../shapes';
+import { ButtonLink } from '../touch/button';
+import { aidWords, dayWords, longDay, standsWords } from '../words';
+
+/** When to test again, under which conditions, and what the sittings so far say. */
+export function RetestScreen({ view, today }: { view: PersonView; today: string }) {
+  const { due, sittings } = view;
+  const latest = sittings[0];
+  const hrefs = personHrefs(view.person.id);
+  if (!due || !latest)
+    return (
+      <>
+        <PersonHead {...view} here="retest" />
+        <p className="py-8 text-lg">The date of the retest follows from the first result.</p>
+        <ButtonLink href={hrefs.test} hard>
+          Set up the test
+        </ButtonLink>
+      </>
+    );
+  const { conditions } = latest.attempt;
+  const isDue = due.on <= today;
+  return (
+    <>
+      <PersonHead {...view} here="retest" />
+      <div className="mt-5 grid gap-10 lg:grid-cols-[1fr_1.5fr]">
+        <section aria-labelledby="when">
+          <h2 id="when" className="border-b-2 border-ink pb-1 text-lg font-bold">
+            {isDue ? 'Due since' : 'Test again on'}
+          </h2>
+          <p className="mt-2 text-3xl font-extrabold" data-testid="due-on">
+            {longDay(due.on)}
+          </p>
+          <p className="text-lg">
+            {due.weeks} weeks after the last test: {due.why}.{' '}
+            <span className="text-sm text-ink-soft">Common practice, no published source.</span>
+          </p>
+          <h2 className="mt-6 border-b-2 border-ink pb-1 text-lg font-bold">Under the same conditions</h2>
+          <ul className="mt-2 space-y-1 text-lg">
+            <li>
+              Seat <b className="num">{conditions.seatHeightCm ?? '?'} cm</b>, the same chair, its back to the wall
+            </li>
+            <li>Aid in the test: {aidWords[conditions.aid ?? 'none']}</li>
+            <li>Shoes: {conditions.shoes ?? 'flat'}</li>
+            <li>The same words, one practice, one try</li>
+          </ul>
+          <div className="mt-6 flex flex-wrap gap-4">
+            <ButtonLink href={hrefs.test} hard hotkey="T" look={isDue ? 'main' : 'line'}>
+              {isDue ? 'Set up the retest' : 'Test already today'}
+            </ButtonLink>
+            <ButtonLink look={isDue ? 'line' : 'main'} href={`/people/${view.person.id}`} hotkey="P">
+              Back to the person
+            </ButtonLink>
+          </div>
+        </section>
+        <section aria-labelledby="so-far">
+          <h2 id="so-far" className="border-b-2 border-ink pb-1 text-lg font-bold">
+            So far
+          </h2>
+          <div className="mt-2">
+            <ScoreRail
+              score={latest.score}
+              unit="stands"
+              on={latest.attempt.sittingDate}
+              earlier={sittings.slice(1, 7).map(trialMark)}
+              width={700}
+            />
+          </div>
+          <table className="mt-2 w-full text-left">
+            <thead className="text-sm text-ink-soft">
+              <tr>
+                <th className="py-1 font-semibold">Day</th>
+                <th className="font-semibold">Age</th>
+                <th className="font-semibold">Stands</th>
+                <th className="font-semibold">Change</th>
+              </tr>
+            </thead>
+            <tbody>
+              {sittings.map(({ attempt, change, ageYears }) => (
+                <tr key={attempt.clientKey} className="border-t border-rule">
+                  <td className="py-1.5">{dayWords(attempt.sittingDate)}</td>
+                  <td className="num">{ageYears}</td>
+                  <td className="num">{standsWords(attempt.trial)}</td>
+                  <td>
+                    <b>{changeWords(change).verdict}</b>{' '}
+                    <span className="text-sm text-ink-soft">{changeWords(change).size}</span>
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </section>
+      </div>
+    </>
+  );
+}

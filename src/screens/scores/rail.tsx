@@ -1,0 +1,69 @@
+import type { Change } from '../../core/retest/change';
+import type { MeasurementError } from '../../core/score/error';
+import type { Score } from '../../core/score/scoreResult';
+import type { StoredTrial } from '../shapes';
+import { NormRail, type Peg } from '../drawing/normRail';
+import { shortDay, signed } from '../words';
+
+interface Props {
+  readonly score: Score;
+  readonly unit: string;
+  readonly on: string;
+  /** Newest first. */
+  readonly earlier: readonly StoredTrial[];
+  readonly small?: boolean;
+  readonly width?: number;
+}
+
+/** A scored result on its rail; in words where there is nothing to draw on. */
+export function ScoreRail({ score, unit, on, earlier, small, width }: Props) {
+  if (score.rank.kind !== 'ranked' || score.value === null) return <p className="py-4 text-lg">{score.notes[0]}</p>;
+  const flags = [
+    ...earlier.filter((t) => !t.handsUsed).map((t) => ({ value: t.counted, label: shortDay(t.on), latest: false })),
+    { value: score.value, label: `${score.value}${small ? '' : ` · ${shortDay(on)}`}`, latest: true },
+  ];
+  return (
+    <NormRail
+      row={score.rank.row}
+      unit={unit}
+      flags={flags}
+      pegs={pegsOf(score)}
+      reach={reachOf(score.error)}
+      small={small}
+      width={width}
+    />
+  );
+}
+
+const reachOf = (error: MeasurementError | null): number | null => error && 1.96 * error.sem;
+
+function pegsOf(score: Score): Peg[] {
+  const lines = score.cutoffs.map((c) => ({ value: c.limit, label: `${c.label} ${c.limit}`, kind: 'watch' as const }));
+  const standard = score.standard
+    ? [{ value: score.standard.limit, label: `many keep ${score.standard.limit}`, kind: 'standard' as const }]
+    : [];
+  return [...lines, ...standard];
+}
+
+/** A change said against the error of the test; never a size where none can be trusted. */
+export function changeWords(change: Change): { readonly verdict: string; readonly size: string } {
+  switch (change.kind) {
+    case 'first-time':
+      return { verdict: 'first time', size: '' };
+    case 'not-comparable':
+      return { verdict: 'not comparable', size: change.why };
+    case 'hands':
+      return { verdict: change.words, size: '' };
+    default: {
+      const words = {
+        'no-clear-change': 'no clear change',
+        'clearly-better': 'clearly better',
+        'clearly-worse': 'clearly worse',
+      };
+      return {
+        verdict: words[change.kind],
+        size: `${signed(change.by)} · smallest real change ${change.mdc95.toFixed(1)}`,
+      };
+    }
+  }
+}

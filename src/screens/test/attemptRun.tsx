@@ -1,0 +1,244 @@
+'use client';
+import { useEffect, useState } from 'react';
+import type { CountRule, CountTrial } from '../../core/measure/countTrial';
+import type { AttemptEvent } from '../../core/shapes/attempt';
+import type { Protocol } from '../../core/shapes/protocol';
+import { Button } from '../touch/button';
+import type { KeptAttempt } from './attemptStore';
+import { Lane } from './lane';
+import { serverAnswers } from './sending';
+import type { StationPerson } from './station';
+import { useAttempt, type RunningAttempt } from './useAttempt';
+
+interface Props {
+  readonly kept: KeptAttempt;
+  readonly earlier: readonly AttemptEvent[];
+  readonly rule: CountRule;
+  readonly protocol: Protocol;
+  readonly person: StationPerson | undefined;
+  readonly emergencyNumber: string;
+  readonly again: (person: StationPerson) => void;
+  readonly next: () => void;
+}
+
+/** One attempt from the practice to what came of it. */
+export function AttemptRun({ kept, earlier, rule, protocol, person, emergencyNumber, again, next }: Props) {
+  const attempt = useAttempt(rule, kept, earlier);
+  const { trial } = attempt;
+  if (trial.state === 'waiting')
+    return <Practice attempt={attempt} name={kept.personName} protocol={protocol} leave={next} />;
+  if (trial.state === 'running' || trial.state === 'half-way-open')
+    return (
+      <Lane
+        attempt={attempt}
+        name={kept.personName}
+        title={protocol.title}
+        durationS={rule.durationS}
+        row={person?.row ?? null}
+      />
+    );
+  return (
+    <Outcome
+      trial={trial}
+      kept={kept}
+      emergencyNumber={emergencyNumber}
+      again={
+        person &&
+        (() => {
+          again(person);
+        })
+      }
+      next={next}
+      reopen={attempt.reopen}
+    />
+  );
+}
+
+/** One to three slow stands, tapped as in the test, with no clock. */
+function Practice({
+  attempt,
+  name,
+  protocol,
+  leave,
+}: {
+  attempt: RunningAttempt;
+  name: string;
+  protocol: Protocol;
+  leave: () => void;
+}) {
+  const [reps, setReps] = useState(0);
+  const begin = () => {
+    attempt.mark({ kind: 'practice', reps }, 'key');
+    attempt.begin();
+  };
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      if (event.repeat || event.target instanceof HTMLButtonElement) return;
+      if (event.code === 'Space') setReps((n) => n + 1);
+      else if (event.code === 'Enter') begin();
+      else if (event.code === 'Escape') leave();
+      else return;
+      event.preventDefault();
+    };
+    window.addEventListener('keydown', press);
+    return () => {
+      window.removeEventListener('keydown', press);
+    };
+  });
+  return (
+    <div className="fixed inset-0 z-10 flex flex-col bg-board" data-testid="practice">
+      <header className="flex items-baseline gap-5 border-b-4 border-ink px-7 py-3">
+        <h1 className="text-3xl font-extrabold">{name}</h1>
+        <p className="text-lg">{protocol.title}</p>
+        <Button look="plain" className="ml-auto" onClick={leave}>
+          Leave
+        </Button>
+      </header>
+      <button
+        type="button"
+        className="flex flex-1 cursor-pointer flex-col items-center justify-center gap-4"
+        onPointerDown={(event) => {
+          if (event.isPrimary) setReps((n) => n + 1);
+        }}
+      >
+        <span className="text-2xl font-bold">Practice</span>
+        <span className="num text-[200px] leading-none font-bold">{reps}</span>
+        <span className="max-w-xl text-lg">
+          {protocol.practice} Tap here or press Space for each; nothing is counted yet.
+        </span>
+      </button>
+      <footer className="flex flex-wrap items-center gap-5 border-t-4 border-ink px-7 py-3">
+        <Button className="min-h-24 min-w-96 text-2xl" hotkey="Enter" onClick={begin}>
+          Start: 3, 2, 1, go
+        </Button>
+        <p className="text-lg">Went off too early? {`F8`} goes back to the countdown.</p>
+      </footer>
+    </div>
+  );
+}
+
+interface OutcomeProps {
+  readonly trial: CountTrial;
+  readonly kept: KeptAttempt;
+  readonly emergencyNumber: string;
+  readonly again: (() => void) | undefined;
+  readonly next: () => void;
+  readonly reopen: () => void;
+}
+
+/** What came of it, and the one next thing. */
+function Outcome({ trial, kept, emergencyNumber, again, next, reopen }: OutcomeProps) {
+  const [away, setAway] = useState(false);
+  const finished = trial.state === 'finished';
+  const leave = async () => {
+    if (await serverAnswers()) window.location.assign(`/people/${kept.personId}/scores`);
+    else setAway(true);
+  };
+  return (
+    <div className="pt-6" data-testid="outcome">
+      <h1 className="text-3xl font-extrabold">{kept.personName}</h1>
+      {finished ? <Result trial={trial} /> : <NoResult trial={trial} emergencyNumber={emergencyNumber} />}
+      <div className="mt-8 flex flex-wrap items-center gap-4 border-t-4 border-ink pt-5">
+        {finished ? (
+          <>
+            <Button className="min-h-16 text-xl" hotkey="S" onClick={() => void leave()}>
+              See the score
+            </Button>
+            <Button look="line" className="min-h-16 text-xl" hotkey="N" onClick={next}>
+              Next person
+            </Button>
+            {!trial.fromPaper && (
+              <Button look="plain" onClick={reopen}>
+                Take the last answer back
+              </Button>
+            )}
+          </>
+        ) : (
+          <>
+            {again && (
+              <Button className="min-h-16 text-xl" hotkey="R" onClick={again}>
+                Repeat the test
+              </Button>
+            )}
+            <Button look="line" className="min-h-16 text-xl" hotkey="N" onClick={next}>
+              Next person
+            </Button>
+          </>
+        )}
+      </div>
+      {away && (
+        <p role="alert" className="mt-4 border-l-8 border-watch bg-board p-4 font-semibold">
+          The server does not answer. The result is safe in this browser and goes out by itself; stay on this page and
+          go on testing.
+        </p>
+      )}
+    </div>
+  );
+}
+
+function Result({ trial }: { trial: CountTrial }) {
+  return (
+    <div className="mt-4 grid items-end gap-8 md:grid-cols-[auto_1fr]">
+      <p>
+        <span className="num text-[160px] leading-none font-bold" data-testid="result">
+          {trial.counted}
+        </span>
+        <span className="ml-4 text-2xl font-bold">{trial.handsUsed ? 'stands, with hands' : 'stands in 30 s'}</span>
+      </p>
+      <dl className="grid max-w-xl grid-cols-[auto_1fr] gap-x-6 gap-y-1 text-lg">
+        {trial.handsUsed && <Line term="Clean before hands" value={String(trial.cleanBeforeHands)} />}
+        <Line
+          term="First five stands"
+          value={trial.firstFiveS === null ? 'fewer than five' : `${trial.firstFiveS.toFixed(1)} s`}
+        />
+        <Line term="Each ten seconds" value={trial.perTenS.join(' · ')} />
+        <Line term="Slowing" value={slowingWords(trial.slowing)} />
+        {trial.halfRepCounted && <Line term="At the tone" value="half-way stand counted" />}
+        {trial.gapMs > 0 && <Line term="Page was away" value={`${(trial.gapMs / 1000).toFixed(1)} s, marked`} />}
+      </dl>
+    </div>
+  );
+}
+
+function Line({ term, value }: { term: string; value: string }) {
+  return (
+    <>
+      <dt className="text-ink-soft">{term}</dt>
+      <dd className="num font-semibold">{value}</dd>
+    </>
+  );
+}
+
+/** Last third against the first third of the stands. */
+function slowingWords(slowing: number | null): string {
+  if (slowing === null) return 'under six stands, not told';
+  const percent = Math.round((slowing - 1) * 100);
+  return percent > 5
+    ? `last third ${percent} % slower`
+    : percent < -5
+      ? `last third ${-percent} % faster`
+      : 'even to the end';
+}
+
+function NoResult({ trial, emergencyNumber }: { trial: CountTrial; emergencyNumber: string }) {
+  const broken = trial.state === 'to-repeat';
+  return (
+    <div className="mt-5 border-l-8 border-watch bg-board p-5">
+      <p className="text-xl font-bold">
+        {broken
+          ? 'This try broke off: the page was away for more than two seconds.'
+          : `Stopped after ${trial.counted} stands.`}
+      </p>
+      <p className="mt-2 text-lg">
+        {broken
+          ? `Its ${trial.counted} stands are kept in the record, without a result. Repeat after 5 minutes of rest.`
+          : 'The record is kept, without a result. Seat them and stay with them.'}
+      </p>
+      {!broken && (
+        <p className="mt-2 text-lg">
+          Chest pain, dizziness, confusion, new weakness: call <b className="num">{emergencyNumber}</b>, note the time.
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,306 @@
+'use client';
+import { useCallback, useEffect, useRef, useState, type PointerEvent, type ReactNode } from 'react';
+import { evenPace } from '../../core/measure/pace';
+import { stopReasons, type EventBy, type StopReason } from '../../core/shapes/attempt';
+import type { NormRow } from '../../core/shapes/norms';
+import { Key } from '../touch/button';
+import { rowWords } from '../words';
+import { LaneRule } from './laneRule';
+import type { RunningAttempt } from './useAttempt';
+
+const reasonWords: Readonly<Record<StopReason, string>> = {
+  'asked-to': 'Asked to stop',
+  unwell: 'Unwell',
+  pain: 'Pain',
+  unsteady: 'Unsteady',
+  form: 'Form lost',
+  other: 'Something else',
+};
+
+/** A tap that comes this soon after the end tone was meant for a stand, not for the answer. */
+const lateTapMs = 600;
+
+interface Props {
+  readonly attempt: RunningAttempt;
+  readonly name: string;
+  readonly title: string;
+  readonly durationS: number;
+  readonly row: NormRow | null;
+}
+
+/**
+ * One participant in a running test. The whole strip is the tap target; the instructor's eyes are on the person, so
+ * there is one huge number, the time as a draining level behind its plate, and three keys.
+ */
+export function Lane({ attempt, name, title, durationS, row }: Props) {
+  const { trial, goMs, mark, falseStart } = attempt;
+  const [stopAsked, setStopAsked] = useState<number | null>(null);
+  const flash = useRef<HTMLDivElement>(null);
+  const lastPressMs = useRef(-Infinity);
+  const asking = trial.state === 'half-way-open';
+
+  const count = useCallback(
+    (by: EventBy, timeStamp: number) => {
+      if (flash.current) light(flash.current);
+      mark({ kind: 'rep' }, by, timeStamp);
+    },
+    [mark],
+  );
+  const answer = useCallback(
+    (counts: boolean, by: EventBy, timeStamp: number) => {
+      if (goMs === null || timeStamp < goMs + durationS * 1000 + lateTapMs) return;
+      mark({ kind: 'half-rep', counts }, by, timeStamp);
+    },
+    [durationS, goMs, mark],
+  );
+  const stop = useCallback(
+    (reason: StopReason, by: EventBy) => {
+      mark({ kind: 'stop', reason }, by, stopAsked ?? undefined);
+    },
+    [mark, stopAsked],
+  );
+
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      if (event.ctrlKey || event.metaKey || event.altKey) return;
+      const onButton = event.target instanceof HTMLButtonElement && (event.code === 'Space' || event.code === 'Enter');
+      if (onButton && (asking || stopAsked !== null)) return;
+      const doKey = (act: () => void) => {
+        event.preventDefault();
+        if (!event.repeat) act();
+      };
+      const reason = /^Digit([1-6])$/.exec(event.code)?.[1];
+      if (stopAsked !== null && reason) doKey(() => stop(stopReasons[Number(reason) - 1] ?? 'other', 'key'));
+      else if (['Space', 'PageDown', 'Digit1'].includes(event.code)) doKey(() => count('key', event.timeStamp));
+      else if (['Backspace', 'KeyQ'].includes(event.code)) doKey(() => mark({ kind: 'undo' }, 'key', event.timeStamp));
+      else if (event.code === 'KeyA') doKey(() => mark({ kind: 'hands' }, 'key', event.timeStamp));
+      else if (['Escape', 'KeyZ'].includes(event.code))
+        doKey(() => setStopAsked((asked) => (asked === null ? event.timeStamp : null)));
+      else if (event.code === 'F8' && !asking) doKey(falseStart);
+      else if (asking && event.code === 'KeyY') doKey(() => answer(true, 'key', event.timeStamp));
+      else if (asking && event.code === 'KeyN') doKey(() => answer(false, 'key', event.timeStamp));
+    };
+    window.addEventListener('keydown', press);
+    return () => {
+      window.removeEventListener('keydown', press);
+    };
+  }, [answer, asking, count, falseStart, mark, stop, stopAsked]);
+
+  const tap = (event: PointerEvent) => {
+    if (!event.isPrimary || event.button !== 0 || isControl(event.target)) return;
+    lastPressMs.current = event.timeStamp;
+    count('touch', event.timeStamp);
+  };
+  return (
+    <div
+      className="fixed inset-0 z-10 flex flex-col touch-none overflow-hidden bg-board select-none"
+      onPointerDown={tap}
+      onClick={(event) => {
+        // A switch or a screen reader clicks without a pointer.
+        if (event.timeStamp - lastPressMs.current > 1000 && !isControl(event.target)) count('device', event.timeStamp);
+      }}
+      data-testid="lane"
+    >
+      <div
+        ref={flash}
+        aria-hidden
+        className="pointer-events-none absolute inset-0 z-20 border-[16px] border-squat opacity-0"
+      />
+      <header className="relative z-10 flex items-baseline gap-5 border-b-4 border-ink bg-board px-7 py-3">
+        <h1 className="text-3xl font-extrabold">{name}</h1>
+        <p className="text-lg">
+          {title}
+          {row && <span> · {rowWords(row)}</span>}
+        </p>
+        <TimeLeft goMs={goMs} durationS={durationS} />
+      </header>
+      <div className="relative flex-1">
+        <Level goMs={goMs} durationS={durationS} />
+        <div className="absolute inset-y-4 left-4 w-32">
+          <LaneRule
+            counted={trial.counted}
+            row={row}
+            pace={(now) => (row && goMs !== null ? evenPace((row.p25 + row.p75) / 2, durationS, now - goMs) : null)}
+          />
+        </div>
+        <div className="absolute inset-0 flex items-center justify-center">
+          <div className="relative flex min-w-[420px] flex-col items-center rounded-lg border-4 border-ink bg-board px-10 py-2">
+            <output className="num text-[min(46vh,340px)] leading-[1.02] font-bold" aria-live="off" data-testid="count">
+              {trial.counted}
+            </output>
+            <p className="pb-2 text-xl font-semibold" data-testid="lane-words">
+              {asking
+                ? 'Time. Sit and rest.'
+                : trial.handsUsed
+                  ? `with hands · ${trial.cleanBeforeHands} clean before`
+                  : lastStands(trial.repsMs)}
+            </p>
+          </div>
+        </div>
+      </div>
+      <footer className="relative z-10 border-t-4 border-ink bg-board px-7 py-3" data-control>
+        {stopAsked !== null ? (
+          <StopReasons stop={stop} back={() => setStopAsked(null)} />
+        ) : asking ? (
+          <HalfWay answer={answer} />
+        ) : (
+          <div className="grid grid-cols-[2fr_1fr_1fr_1fr] gap-4">
+            <p className="self-center text-xl">
+              <Key>Space</Key> or a tap anywhere counts
+            </p>
+            <Control hotkey="⌫" press={(t) => mark({ kind: 'undo' }, 'touch', t)}>
+              Undo
+            </Control>
+            <Control hotkey="A" press={(t) => mark({ kind: 'hands' }, 'touch', t)} pressed={trial.handsUsed}>
+              Hands
+            </Control>
+            <Control hotkey="Esc" press={(t) => setStopAsked(t)}>
+              Stop
+            </Control>
+          </div>
+        )}
+      </footer>
+    </div>
+  );
+}
+
+const isControl = (target: EventTarget): boolean =>
+  target instanceof Element && target.closest('[data-control]') !== null;
+
+/** Straight to the page, as the press must show in the next frame and not wait for a render. */
+function light(edge: HTMLElement): void {
+  edge.style.opacity = '1';
+  setTimeout(() => {
+    edge.style.opacity = '0';
+  }, 110);
+}
+
+function lastStands(repsMs: readonly number[]): string {
+  const times = repsMs.map((ms, i) => (ms - (repsMs[i - 1] ?? 0)) / 1000).slice(-3);
+  return times.length === 0 ? 'waiting for the first stand' : `${times.map((s) => s.toFixed(1)).join('  ')} s`;
+}
+
+function Control({
+  children,
+  hotkey,
+  press,
+  pressed,
+}: {
+  children: ReactNode;
+  hotkey: string;
+  press: (timeStamp: number) => void;
+  pressed?: boolean;
+}) {
+  return (
+    <button
+      type="button"
+      tabIndex={-1}
+      aria-pressed={pressed}
+      className="flex min-h-24 cursor-pointer items-center justify-center gap-3 rounded-md border-2 border-ink bg-board text-xl font-bold aria-pressed:border-4"
+      onClick={(event) => {
+        press(event.timeStamp);
+      }}
+    >
+      {children} <Key>{hotkey}</Key>
+    </button>
+  );
+}
+
+function HalfWay({ answer }: { answer: (counts: boolean, by: EventBy, timeStamp: number) => void }) {
+  const choice = (counts: boolean, words: string, hotkey: string) => (
+    <button
+      type="button"
+      className="flex min-h-24 cursor-pointer items-center justify-center gap-3 rounded-md border-2 border-ink bg-board text-xl font-bold"
+      onClick={(event) => {
+        answer(counts, 'touch', event.timeStamp);
+      }}
+    >
+      {words} <Key>{hotkey}</Key>
+    </button>
+  );
+  return (
+    <div role="group" aria-label="At the tone" className="grid grid-cols-[2fr_1fr_1fr] gap-4">
+      <p className="self-center text-xl font-bold">At the tone: more than half-way up in a stand not yet counted?</p>
+      {choice(true, 'Yes, one more', 'Y')}
+      {choice(false, 'No', 'N')}
+    </div>
+  );
+}
+
+function StopReasons({ stop, back }: { stop: (reason: StopReason, by: EventBy) => void; back: () => void }) {
+  return (
+    <div role="group" aria-label="Why is it stopped?" className="grid grid-cols-4 gap-3 lg:grid-cols-7">
+      {stopReasons.map((reason, i) => (
+        <button
+          key={reason}
+          type="button"
+          className="flex min-h-24 cursor-pointer flex-col items-center justify-center gap-1 rounded-md border-2 border-ink bg-board text-lg font-bold"
+          onClick={() => {
+            stop(reason, 'touch');
+          }}
+        >
+          {reasonWords[reason]} <Key>{i + 1}</Key>
+        </button>
+      ))}
+      <button
+        type="button"
+        className="min-h-24 cursor-pointer rounded-md border-2 border-dashed border-ink bg-board text-lg font-bold"
+        onClick={back}
+      >
+        Go on <Key>Esc</Key>
+      </button>
+    </div>
+  );
+}
+
+/** Calls back in every frame; what it draws is a function of the moment, never a count-down. */
+function useFrames(draw: (nowMs: number) => void): void {
+  useEffect(() => {
+    let frame = requestAnimationFrame(function next() {
+      draw(performance.now());
+      frame = requestAnimationFrame(next);
+    });
+    return () => {
+      cancelAnimationFrame(frame);
+    };
+  }, [draw]);
+}
+
+function TimeLeft({ goMs, durationS }: { goMs: number | null; durationS: number }) {
+  const text = useRef<HTMLSpanElement>(null);
+  useFrames(
+    useCallback(
+      (now: number) => {
+        if (!text.current || goMs === null) return;
+        const elapsed = (now - goMs) / 1000;
+        const words =
+          elapsed < 0 ? `starts in ${Math.ceil(-elapsed)}` : `${Math.max(0, durationS - elapsed).toFixed(1)} s left`;
+        if (text.current.textContent !== words) text.current.textContent = words;
+      },
+      [durationS, goMs],
+    ),
+  );
+  return <span ref={text} role="timer" className="num ml-auto text-3xl font-bold" data-testid="time-left" />;
+}
+
+/** What is left of the time, as a level that drains behind the plate. */
+function Level({ goMs, durationS }: { goMs: number | null; durationS: number }) {
+  const level = useRef<HTMLDivElement>(null);
+  useFrames(
+    useCallback(
+      (now: number) => {
+        if (!level.current || goMs === null) return;
+        const left = 1 - Math.min(1, Math.max(0, (now - goMs) / (durationS * 1000)));
+        level.current.style.transform = `scaleY(${left})`;
+      },
+      [durationS, goMs],
+    ),
+  );
+  return (
+    <div
+      ref={level}
+      aria-hidden
+      className="absolute inset-0 origin-bottom border-t-2 border-ink bg-wood-pale will-change-transform"
+    />
+  );
+}

@@ -1,0 +1,157 @@
+'use client';
+import { useEffect, useState } from 'react';
+import type { Protocol } from '../../core/shapes/protocol';
+import { walkingAids, type WalkingAid } from '../../core/shapes/facts';
+import { StateMark } from '../drawing/stateMark';
+import { Button, ButtonLink } from '../touch/button';
+import { aidWords } from '../words';
+import { heldBecause, type SetUp, type StationPerson } from './station';
+
+interface Props {
+  readonly person: StationPerson;
+  readonly protocol: Protocol;
+  readonly emergencyNumber: string;
+  readonly start: (setUp: SetUp) => void;
+  readonly back: () => void;
+}
+
+const shoes = ['flat', 'cushioned', 'barefoot'] as const;
+
+/** What to put up and what to say, read once; then the one big button. */
+export function SetUpScreen({ person, protocol, emergencyNumber, start, back }: Props) {
+  const [seat, setSeat] = useState(String(person.seatHeightCm ?? Math.round(protocol.seatCm ?? 43)));
+  const [aid, setAid] = useState<WalkingAid>('none');
+  const [shoe, setShoe] = useState<(typeof shoes)[number]>('flat');
+  const held = heldBecause(person);
+  const seatCm = Number(seat.replace(',', '.'));
+  const seatFault = seatCm >= 30 && seatCm <= 60 ? null : 'Write the seat height in cm, 30 to 60.';
+  const ready = held === null && seatFault === null;
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      const typing =
+        event.target instanceof HTMLElement && ['INPUT', 'SELECT', 'BUTTON', 'A'].includes(event.target.tagName);
+      if (typing || event.repeat || !['Space', 'Enter'].includes(event.code) || !ready) return;
+      event.preventDefault();
+      start({ person, conditions: { seatHeightCm: seatCm, aid, shoes: shoe } });
+    };
+    window.addEventListener('keydown', press);
+    return () => {
+      window.removeEventListener('keydown', press);
+    };
+  });
+  return (
+    <div className="pt-5">
+      <div className="flex flex-wrap items-baseline gap-4">
+        <h1 className="text-3xl font-extrabold">{person.name}</h1>
+        <p className="text-xl">{protocol.title}</p>
+        <Button look="plain" className="ml-auto" onClick={back}>
+          Somebody else
+        </Button>
+      </div>
+      {held ? (
+        <div className="mt-6 border-l-8 border-stop bg-board p-5">
+          <p className="flex items-center gap-3 text-xl font-bold">
+            <StateMark mark="stop" silent /> {held}
+          </p>
+          <p className="mt-2">If somebody is unwell now, seat them, stay with them and call {emergencyNumber}.</p>
+          <ButtonLink look="line" className="mt-4" href={`/people/${person.id}`} hard>
+            See what is noted
+          </ButtonLink>
+        </div>
+      ) : (
+        <div className="mt-5 grid gap-8 lg:grid-cols-[1.1fr_1fr]">
+          <section>
+            <h2 className="border-b-2 border-ink pb-1 text-lg font-bold">Put up</h2>
+            <ul className="mt-2 list-disc space-y-1.5 pl-5">
+              {protocol.setUp.map((line) => (
+                <li key={line}>{line}</li>
+              ))}
+            </ul>
+            <h2 className="mt-5 border-b-2 border-ink pb-1 text-lg font-bold">Say</h2>
+            <p className="mt-2 text-xl font-semibold">“{protocol.say}”</p>
+            <p className="mt-3">
+              <b>Practice:</b> {protocol.practice}
+            </p>
+          </section>
+          <section>
+            <h2 className="border-b-2 border-ink pb-1 text-lg font-bold">How it is done today</h2>
+            <div className="mt-3 flex flex-wrap gap-5">
+              <label className="font-semibold">
+                Seat, cm
+                <input
+                  inputMode="decimal"
+                  value={seat}
+                  aria-invalid={seatFault !== null}
+                  aria-describedby="seat-fault"
+                  onChange={(event) => {
+                    setSeat(event.target.value);
+                  }}
+                  className="num mt-1 block h-12 w-24 rounded-md border-2 border-ink bg-board px-3"
+                />
+              </label>
+              <label className="font-semibold">
+                Aid in the test
+                <select
+                  value={aid}
+                  onChange={(event) => {
+                    setAid(walkingAids.find((a) => a === event.target.value) ?? 'none');
+                  }}
+                  className="mt-1 block h-12 rounded-md border-2 border-ink bg-board px-3"
+                >
+                  {walkingAids.map((a) => (
+                    <option key={a} value={a}>
+                      {aidWords[a]}
+                    </option>
+                  ))}
+                </select>
+              </label>
+              <label className="font-semibold">
+                Shoes
+                <select
+                  value={shoe}
+                  onChange={(event) => {
+                    setShoe(shoes.find((s) => s === event.target.value) ?? 'flat');
+                  }}
+                  className="mt-1 block h-12 rounded-md border-2 border-ink bg-board px-3"
+                >
+                  {shoes.map((s) => (
+                    <option key={s}>{s}</option>
+                  ))}
+                </select>
+              </label>
+            </div>
+            <p id="seat-fault" className="mt-2 min-h-6 font-semibold text-stop">
+              {seatFault}
+            </p>
+            <h2 className="border-b-2 border-ink pb-1 text-lg font-bold">Mind</h2>
+            <ul className="mt-2 space-y-2">
+              {[...protocol.cautions, ...person.cautions].map((line) => (
+                <li key={line} className="flex gap-3">
+                  <StateMark mark="watch" silent /> {line}
+                </li>
+              ))}
+            </ul>
+          </section>
+        </div>
+      )}
+      {!held && (
+        <div className="mt-6 flex flex-wrap items-center gap-5 border-t-4 border-ink pt-4">
+          <Button
+            className="min-h-24 min-w-96 text-2xl"
+            hotkey="Space"
+            disabled={!ready}
+            onClick={() => {
+              start({ person, conditions: { seatHeightCm: seatCm, aid, shoes: shoe } });
+            }}
+          >
+            To the practice
+          </Button>
+          <p>
+            Fitness screening, not a diagnosis. Licensed professionals and local rules come first. Emergency:{' '}
+            <b className="num">{emergencyNumber}</b>
+          </p>
+        </div>
+      )}
+    </div>
+  );
+}

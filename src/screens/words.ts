@@ -1,0 +1,57 @@
+import { format, parseISO } from 'date-fns';
+import type { Limiter, LimiterKind, Readiness, WalkingAid } from '../core/shapes/facts';
+import type { NormTable } from '../core/shapes/norms';
+
+/** `2 Mar 2026` */
+export const dayWords = (day: string): string => format(parseISO(day), 'd MMM yyyy');
+/** `2 Mar` */
+export const shortDay = (day: string): string => format(parseISO(day), 'd MMM');
+/** `Monday, 2 March` */
+export const longDay = (day: string): string => format(parseISO(day), 'EEEE, d MMMM');
+
+export const tableWords = (sex: NormTable): string =>
+  sex === 'female' ? 'women' : sex === 'male' ? 'men' : 'norm table open';
+
+export const rowWords = (row: { sex: 'female' | 'male'; ageLow: number; ageHigh: number }): string =>
+  `${tableWords(row.sex)} ${row.ageLow}–${row.ageHigh}`;
+
+export const readinessWords: Readonly<Record<Readiness, string>> = {
+  ready: 'ready',
+  'ready-with-care': 'ready, with care',
+  'ask-first': 'ask first',
+  'not-today': 'not today',
+};
+
+export const limiterWords: Readonly<Record<LimiterKind, string>> = {
+  'knee-pain': 'knee sore',
+  'hip-pain': 'hip sore',
+  'back-pain': 'back sore',
+  'ankle-pain': 'ankle sore',
+  'shoulder-pain': 'shoulder sore',
+  'knee-replaced': 'knee replaced',
+  'hip-replaced': 'hip replaced',
+  'fragile-bone': 'fragile bone',
+  'spine-fracture': 'spine fracture, or height lost',
+  dizziness: 'dizziness, known',
+  'numb-feet': 'numb feet',
+  'cannot-lie': 'cannot lie down',
+  'cannot-kneel': 'cannot kneel',
+  'head-low': 'head must not be low',
+  neurological: 'nerves or brain',
+  'recent-surgery': 'surgery in the last 12 weeks',
+};
+
+export const isPain = (kind: LimiterKind): boolean => kind.endsWith('-pain');
+
+export function limiterLine({ kind, pain, side }: Limiter): string {
+  const where = side === 'L' ? 'left ' : side === 'R' ? 'right ' : '';
+  return `${where}${limiterWords[kind]}${isPain(kind) && pain != null ? ` ${pain}/10` : ''}`;
+}
+
+export const aidWords: Readonly<Record<WalkingAid, string>> = { none: 'none', stick: 'a stick', walker: 'a walker' };
+
+/** Stands as they are said: hands used prints "12 with hands", never 0. */
+export const standsWords = (trial: { counted: number; handsUsed: boolean }): string =>
+  trial.handsUsed ? `${trial.counted} with hands` : String(trial.counted);
+
+export const signed = (by: number): string => (by > 0 ? `+${by}` : by < 0 ? `−${-by}` : '0');
