@@ -12,6 +12,11 @@ export default defineConfig([
     rules: {
       '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
       '@typescript-eslint/consistent-type-imports': 'error',
+      '@typescript-eslint/no-confusing-void-expression': ['error', { ignoreArrowShorthand: true }],
+      '@typescript-eslint/no-unused-vars': ['error', { ignoreRestSiblings: true }],
+      // The station page lives without a server, so it is entered and left with whole pages on purpose.
+      '@next/next/no-html-link-for-pages': 'off',
+      '@next/next/no-location-assign-relative-destination': 'off',
     },
   },
 ]);

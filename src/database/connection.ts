@@ -24,7 +24,7 @@ export async function openRegister(file: string): Promise<Register> {
   if (error) {
     await db.destroy();
     throw new RegisterUnusable(
-      `The register ${file} could not be brought up to date: ${String(error)}. It was left as it was.`,
+      `The register ${file} could not be brought up to date: ${error instanceof Error ? error.message : 'unknown fault'}. It was left as it was.`,
     );
   }
   return db;

@@ -84,7 +84,7 @@ export const paperForm = (today: string) =>
   exactly({
     testedOn: day()
       .required('Write the day it was done.')
-      .test('not-in-future', 'This day is still to come.', (v) => v === undefined || v <= today),
+      .test('not-in-future', 'This day is still to come.', (v?: string) => v === undefined || v <= today),
     stands: wholeIn(0, 60, 'stands').required('Write how many stands were counted.'),
     handsUsed: yesNo().required(),
     cleanBeforeHands: wholeIn(0, 60, 'stands').nullable().defined(),

@@ -39,7 +39,7 @@ export const day = () =>
     .test(
       'calendar-day',
       'must be a day of the calendar, YYYY-MM-DD',
-      (v) => v === undefined || v === null || isCalendarDay(v),
+      (v?: string | null) => typeof v !== 'string' || isCalendarDay(v),
     );
 
 export const numberIn = (min: number, max: number, unit = '') => {
@@ -57,7 +57,7 @@ export const yesNo = () => boolean().typeError('must be true or false');
 export const oneOf = <const T extends string>(values: readonly T[]) =>
   mixed<T>().oneOf([...values], `must be one of: ${values.join(', ')}`);
 
-export const listOf = <T>(of: ISchema<T>, most: number) =>
+export const listOf = <T>(of: ISchema<T, AnyObject>, most: number) =>
   array().of(of).typeError('must be a list').max(most, `must have at most ${most} entries`);
 
 /** Faults of a schema that was run on a part, told under the path of the part. */

@@ -12,7 +12,7 @@ export type Parsed<T> =
 /** Checks what came from outside once, at the edge. All faults at once, nothing is cast. */
 export function parse<S extends Schema>(schema: S, input: unknown): Parsed<InferType<S>> {
   try {
-    return { kind: 'ok', value: schema.validateSync(input, { strict: true, abortEarly: false }) as InferType<S> };
+    return { kind: 'ok', value: schema.validateSync(input, { strict: true, abortEarly: false }) };
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;
     const all = error.inner.length > 0 ? error.inner : [error];

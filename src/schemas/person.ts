@@ -1,8 +1,12 @@
 import type { InferType } from 'yup';
 import { string } from 'yup';
+import { ageOn } from '../core/math/age';
+import { isCalendarDay } from '../core/math/days';
 import { readinessOutcomes, walkingAids } from '../core/shapes/facts';
 import { day, exactly, listOf, numberIn, oneOf, wholeIn, yesNo } from './building';
 import { bodyLimits, limiterFields } from './requests';
+
+const isGrown = (years: number): boolean => years >= bodyLimits.ageYears[0] && years <= bodyLimits.ageYears[1];
 
 /** What is asked of a new person, and again when something changes. Said to an instructor, so in whole sentences. */
 export const personForm = (today: string) =>
@@ -17,16 +21,12 @@ export const personForm = (today: string) =>
       .test(
         'not-in-future',
         'This birth date is in the future: look at the year.',
-        (v) => v === undefined || v <= today,
+        (v?: string) => v === undefined || v <= today,
       )
       .test(
         'adult',
         `Ready Stool is for people of ${bodyLimits.ageYears[0]} to ${bodyLimits.ageYears[1]}: look at the year.`,
-        (v) => {
-          if (v === undefined || v > today) return true;
-          const years = Number(today.slice(0, 4)) - Number(v.slice(0, 4)) - (today.slice(5) < v.slice(5) ? 1 : 0);
-          return years >= bodyLimits.ageYears[0] && years <= bodyLimits.ageYears[1];
-        },
+        (v?: string) => v === undefined || v > today || !isCalendarDay(v) || isGrown(ageOn(v, today)),
       ),
     normTable: oneOf(['female', 'male']).nullable().defined('Choose a norm table, or leave it open.'),
     heightCm: numberIn(...bodyLimits.heightCm, 'cm')

@@ -72,8 +72,8 @@ function resultFields(protocols: readonly Protocol[]) {
 type Fault = readonly [field: string, message: string];
 
 function faultsOf(result: AnyObject, protocol: Protocol): Fault[] {
-  const { value, side, handsUsed, cleanBeforeHands, trials, capS, seconds, help } = result as Record<string, unknown>;
-  const outcome = result['outcome'] ?? 'done';
+  const sent = result as Record<string, unknown>;
+  const { value, side, handsUsed, cleanBeforeHands, trials, capS, seconds, help, outcome = 'done' } = sent;
   const faults: Fault[] = [];
   const given = (v: unknown) => v !== undefined && v !== null;
   const range = `must be ${protocol.range.whole ? 'a whole number ' : ''}from ${protocol.range.min} to ${protocol.range.max} ${protocol.unit} for ${protocol.id}`;
@@ -107,7 +107,7 @@ function faultsOf(result: AnyObject, protocol: Protocol): Fault[] {
 function notAfter(this: TestContext<AnyObject>, value: AnyObject | undefined): true | ValidationError {
   const request = (value ?? {}) as {
     testedOn?: string;
-    results?: { testedOn?: string }[];
+    results?: ({ testedOn?: string } | null)[];
     person?: { birthDate?: string };
   };
   const faults: ValidationError[] = [];
@@ -121,7 +121,7 @@ function notAfter(this: TestContext<AnyObject>, value: AnyObject | undefined): t
           this.createError({ path: `results[${i}].testedOn`, message: `must not be after testedOn, ${testedOn}` }),
         );
     });
-  return faults.length === 0 || (new ValidationError(faults) as ValidationError & true);
+  return faults.length === 0 || new ValidationError(faults);
 }
 
 export const scoreRequest = (protocols: readonly Protocol[]) =>
@@ -180,7 +180,7 @@ export const levelsRequest = (protocols: readonly Protocol[]) =>
       }),
       100,
     ),
-    kit: kitFields().default(undefined),
+    kit: kitFields().optional().default(undefined),
     style: oneOf(coachingStyles),
     impactCleared: yesNo(),
   }).test('days', notAfter);

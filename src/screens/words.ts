@@ -6,6 +6,8 @@ import type { NormTable } from '../core/shapes/norms';
 export const dayWords = (day: string): string => format(parseISO(day), 'd MMM yyyy');
 /** `2 Mar` */
 export const shortDay = (day: string): string => format(parseISO(day), 'd MMM');
+/** `Mar 2026` */
+export const monthYear = (day: string): string => format(parseISO(day), 'MMM yyyy');
 /** `Monday, 2 March` */
 export const longDay = (day: string): string => format(parseISO(day), 'EEEE, d MMMM');
 

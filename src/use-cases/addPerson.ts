@@ -30,10 +30,7 @@ function toPerson(id: PersonId, form: PersonForm): Person {
   return { id, name: form.name.trim(), birthDate: form.birthDate, normTable: form.normTable };
 }
 
-function toIntake(
-  { name: _name, birthDate: _birthDate, normTable: _normTable, ...facts }: PersonForm,
-  notedOn: IsoDate,
-): Intake {
+function toIntake({ name, birthDate, normTable, ...facts }: PersonForm, notedOn: IsoDate): Intake {
   return { ...facts, notedOn };
 }
 
@@ -58,7 +55,7 @@ export const emptyPersonForm: PersonForm = {
 };
 
 /** The form as it stands for somebody known. */
-export function toPersonForm(person: Person, { notedOn: _notedOn, ...facts }: Intake): PersonForm {
+export function toPersonForm(person: Person, { notedOn, ...facts }: Intake): PersonForm {
   const { name, birthDate, normTable } = person;
   return { name, birthDate, normTable, ...facts, limiters: [...facts.limiters] };
 }

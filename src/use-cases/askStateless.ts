@@ -1,7 +1,7 @@
 import { normsVersion, protocolById, protocols } from '../catalogue/protocols';
 import { levelRules } from '../catalogue/rules';
 import { risePowerRule } from '../catalogue/rules/risePower';
-import { ageOn } from '../core/intake/age';
+import { ageOn } from '../core/math/age';
 import { assignLevels } from '../core/level/assign';
 import { printDose } from '../core/level/code';
 import { roundTo } from '../core/math/round';
@@ -164,7 +164,7 @@ function printPower({ watts, wattsPerKg, low, limit, source }: RisePower): objec
 
 function toFacts(sent: LevelsRequest, testedOn: IsoDate, results: readonly TestResult[]): Facts {
   const walkingAid = sent.walkingAid ?? 'none';
-  const limiters = (sent.limiters ?? []).filter((l) => l !== undefined);
+  const limiters = sent.limiters ?? [];
   const numb = sent.numbFeet === true && !limiters.some((l) => l.kind === 'numb-feet');
   return {
     person: {

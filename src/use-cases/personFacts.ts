@@ -1,4 +1,4 @@
-import { ageOn } from '../core/intake/age';
+import { ageOn } from '../core/math/age';
 import type { Body, Facts, IsoDate, TestResult } from '../core/shapes/facts';
 import type { Intake, Person, Place } from '../core/shapes/person';
 import type { StoredAttempt } from '../database/attempts';

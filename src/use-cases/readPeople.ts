@@ -1,7 +1,7 @@
 import { normsVersion, protocolById } from '../catalogue/protocols';
 import { levelRules } from '../catalogue/rules';
 import { risePowerRule } from '../catalogue/rules/risePower';
-import { ageOn } from '../core/intake/age';
+import { ageOn } from '../core/math/age';
 import type { Level, LevelsAnswer } from '../core/level/answer';
 import { assignLevels } from '../core/level/assign';
 import { pathOf, type Path } from '../core/path';

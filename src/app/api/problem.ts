@@ -16,7 +16,7 @@ const titles: Readonly<Record<number, string>> = {
 export function problem(
   status: number,
   detail: string,
-  more: { errors?: readonly FieldError[]; headers?: HeadersInit } = {},
+  more: { errors?: readonly FieldError[]; headers?: Record<string, string> } = {},
 ): Response {
   const title = titles[status] ?? 'Problem';
   const type = `urn:ready-stool:problem:${title.toLowerCase().replace(/ /g, '-')}`;

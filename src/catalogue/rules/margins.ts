@@ -17,7 +17,7 @@ export const measuredFacts: readonly MeasuredFact[] = [
     id: 'standsWithHands',
     test: 'chair-stand-30s',
     reads: 'all',
-    title: 'stands with hands in 30 s',
+    title: 'stands in 30 s, with hands or without',
     short: 'stands with hands',
     unit: 'stands',
     bothSides: false,

@@ -54,7 +54,7 @@ export function parseLevelCode(text: string): LevelCode | null {
     heightCm: m[3] === undefined ? null : Number(m[3]),
     support: m[4] as Support,
     loadKg,
-    dose: doseOf(m.slice(6).map((part) => (part === undefined ? undefined : Number(part)))),
+    dose: doseOf(m.slice(6).map((part?: string) => (part === undefined ? undefined : Number(part)))),
   };
 }
 

@@ -22,6 +22,8 @@ interface Props {
   readonly pegs: readonly Peg[];
   /** Half of the error bar of the latest flag: 1.96 standard errors. */
   readonly reach: number | null;
+  /** Least value there can be: the rule does not run under it. */
+  readonly least?: number;
   readonly width?: number;
   readonly small?: boolean;
 }
@@ -39,10 +41,13 @@ const marks = [
  * A straight rule from the 5th to the 95th percentile of this age and sex, the middle half thick, real units under it,
  * cut-offs as pegs with their names, this result as a flag with its error bar, earlier ones as pale flags.
  */
-export function NormRail({ row, unit, flags, pegs, reach, width = 1100, small = false }: Props) {
+export function NormRail({ row, unit, flags, pegs, reach, least = 0, width = 1100, small = false }: Props) {
   const pad = 26;
-  const ends = [valueAt(row, -z95), valueAt(row, z95)];
-  const all = [...ends, ...flags.map((f) => f.value), ...pegs.map((p) => p.value)];
+  const latest = flags.find((f) => f.latest);
+  const within = (value: number) => Math.max(least, value);
+  const ends = [-z95, z95].map((z) => within(valueAt(row, z)));
+  const error = latest && reach !== null ? [within(latest.value - reach), latest.value + reach] : [];
+  const all = [...ends, ...error, ...flags.map((f) => f.value), ...pegs.map((p) => p.value)];
   const [low, high] = [Math.min(...all), Math.max(...all)];
   const towardsBetter = row.p75 > row.p25;
   const x = (value: number): number => {
@@ -62,7 +67,7 @@ export function NormRail({ row, unit, flags, pegs, reach, width = 1100, small = 
   const pegRows = small || pegs.length === 0 ? 0 : 1 + Math.max(...pegLabels.map((l) => l.row));
   const ruleY = (small ? 12 : 34) + flagRows * 32 + 8;
   const height = ruleY + 40 + pegRows * 24;
-  const latest = flags.find((f) => f.latest);
+  const flagTop = (i: number) => ruleY - 8 - ((flagLabels[i]?.row ?? 0) + 1) * 32;
   return (
     <svg
       viewBox={`0 0 ${width} ${height}`}
@@ -73,11 +78,13 @@ export function NormRail({ row, unit, flags, pegs, reach, width = 1100, small = 
       fill="var(--color-ink)"
     >
       {!small &&
-        marks.map(([z, name]) => (
-          <text key={name} x={x(valueAt(row, z))} y="16" textAnchor="middle" fill="var(--color-ink-soft)">
-            {name}
-          </text>
-        ))}
+        marks
+          .filter(([z]) => valueAt(row, z) >= least)
+          .map(([z, name]) => (
+            <text key={name} x={x(valueAt(row, z))} y="16" textAnchor="middle" fill="var(--color-ink-soft)">
+              {name}
+            </text>
+          ))}
       <line
         x1={pad}
         x2={width - pad}
@@ -88,8 +95,8 @@ export function NormRail({ row, unit, flags, pegs, reach, width = 1100, small = 
         strokeDasharray="2 5"
       />
       <line
-        x1={x(valueAt(row, -z95))}
-        x2={x(valueAt(row, z95))}
+        x1={x(ends[0] ?? low)}
+        x2={x(ends[1] ?? high)}
         y1={ruleY}
         y2={ruleY}
         stroke="var(--color-ink)"
@@ -155,39 +162,48 @@ export function NormRail({ row, unit, flags, pegs, reach, width = 1100, small = 
           </g>
         );
       })}
-      {latest && reach !== null && (
+      {error.length === 2 && (
         <g stroke="var(--color-squat)">
           <line
-            x1={x(latest.value - reach)}
-            x2={x(latest.value + reach)}
+            x1={x(error[0] ?? low)}
+            x2={x(error[1] ?? high)}
             y1={ruleY}
             y2={ruleY}
-            stroke="var(--color-board)"
-            strokeWidth="8"
+            stroke="var(--color-floor)"
+            strokeWidth="9"
           />
-          <line x1={x(latest.value - reach)} x2={x(latest.value + reach)} y1={ruleY} y2={ruleY} strokeWidth="5" />
-          {[-reach, reach].map((by) => (
-            <line
-              key={by}
-              x1={x(latest.value + by)}
-              x2={x(latest.value + by)}
-              y1={ruleY - 8}
-              y2={ruleY + 8}
-              strokeWidth="3"
-            />
+          <line x1={x(error[0] ?? low)} x2={x(error[1] ?? high)} y1={ruleY} y2={ruleY} strokeWidth="5" />
+          {error.map((end) => (
+            <line key={end} x1={x(end)} x2={x(end)} y1={ruleY - 8} y2={ruleY + 8} strokeWidth="3" />
           ))}
         </g>
       )}
+      {shown.map((flag, i) => (
+        <line
+          key={flag.label}
+          x1={x(flag.value)}
+          x2={x(flag.value)}
+          y1={flagTop(i)}
+          y2={ruleY - 2}
+          stroke="var(--color-ink)"
+          strokeWidth="2"
+        />
+      ))}
       {shown.map((flag, i) => {
-        const at = flagLabels[i] ?? { left: 0, row: 0 };
-        const top = ruleY - 8 - (at.row + 1) * 32;
+        const top = flagTop(i);
         const tone = flag.latest ? 'var(--color-squat)' : 'var(--color-wood)';
         const pole = x(flag.value);
         return (
-          <g key={`${flag.label} ${i}`}>
-            <line x1={pole} x2={pole} y1={top} y2={ruleY - 2} stroke="var(--color-ink)" strokeWidth="2" />
+          <g key={flag.label}>
             <path d={`M${pole} ${top}h26l-7 9 7 9h-26z`} fill={tone} stroke="var(--color-ink)" strokeWidth="1.5" />
-            <text x={pole + 33} y={top + 15} fontWeight={flag.latest ? 750 : 500}>
+            <text
+              x={pole + 33}
+              y={top + 15}
+              fontWeight={flag.latest ? 750 : 500}
+              paintOrder="stroke"
+              stroke="var(--color-floor)"
+              strokeWidth="6"
+            >
               {flag.label}
             </text>
           </g>

@@ -44,7 +44,8 @@ export function WallBars({ ladder, level, earlier, width = 600 }: Props) {
         const y = height - 24 - (rung.rung - 1) * pitch;
         const open = level !== undefined && rung.rung <= level.rung;
         const here = level?.rung === rung.rung;
-        const tag = open ? null : tagOf(level?.blockers.filter((b) => b.rung === rung.rung) ?? []);
+        const room = inner - 54 - wordsWidth(rung.name, 16) - 20;
+        const tag = open ? null : tagOf(level?.blockers.filter((b) => b.rung === rung.rung) ?? [], room);
         const tagWidth = tag ? wordsWidth(tag, 14) + 30 : 0;
         return (
           <g key={rung.rung}>
@@ -119,15 +120,16 @@ export function WallBars({ ladder, level, earlier, width = 600 }: Props) {
   );
 }
 
-/** What the person can change comes before what is only a matter of time. */
-function tagOf(blockers: readonly Blocker[]): string | null {
+/** What the person can change comes before what is only a matter of time; what does not fit is counted. */
+function tagOf(blockers: readonly Blocker[], room: number): string | null {
   const first =
     blockers.find((b) => b.fact.startsWith('limiter:')) ??
     blockers.find((b) => b.fact !== 'sessionsLogged') ??
     blockers[0];
   if (!first) return null;
   const more = blockers.length - 1;
-  return more > 0 ? `${first.tag} · and ${more} more` : first.tag;
+  const tries = more > 0 ? [`${first.tag} · and ${more} more`, `${first.tag} +${more}`] : [first.tag];
+  return tries.find((words) => wordsWidth(words, 14) + 30 <= room) ?? `${blockers.length} things`;
 }
 
 function barsWords(ladder: Ladder, level: Level | undefined): string {

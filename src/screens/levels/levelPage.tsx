@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { ladders } from '../../catalogue/ladders';
+import { houseRules } from '../../catalogue/rules/house';
 import type { Blocker, Level } from '../../core/level/answer';
 import type { Dose } from '../../core/shapes/dose';
 import type { Ladder } from '../../core/shapes/ladder';
@@ -82,10 +83,16 @@ export function LevelScreen({ view, confirm }: Props) {
             <Lines title="Why this one">
               {level.reasons.map((r) => (
                 <li key={r.text} className="first-letter:uppercase">
-                  {r.text} <span className="text-sm text-ink-soft">({r.source})</span>
+                  {r.text}
+                  {r.source !== houseRules.source.cite && (
+                    <span className="text-sm text-ink-soft"> ({r.source}, from memory)</span>
+                  )}
                 </li>
               ))}
             </Lines>
+            <p className="text-sm text-ink-soft">
+              Thresholds without a name are house rules: {houseRules.source.cite}.
+            </p>
             <NextRung level={level} ladder={ladder} />
           </section>
         )}
@@ -98,10 +105,8 @@ export function LevelScreen({ view, confirm }: Props) {
 /** What to put up and do, in one breath. */
 function doWords(level: Level, ladder: Ladder): string {
   const rung = ladder.rungs.find((r) => r.rung === level.rung);
-  const seat =
-    level.targetCm === null
-      ? ''
-      : ` ${level.targetFrom ? `${level.targetFrom.join(' + ')} = ` : ''}${level.targetCm} cm, back to the wall.`;
+  const built = level.targetFrom && level.targetFrom.length > 1 ? ` (${level.targetFrom.join(' + ')})` : '';
+  const seat = level.targetCm === null ? '' : ` Seat ${level.targetCm} cm${built}, back to the wall.`;
   const load = level.loadKg === null ? '' : ` ${level.loadKg} kg held close.`;
   return `${rung?.does ?? ''}${seat} ${capital(level.supportWords)}.${load} ${capital(doseWords(level.dose))}.`;
 }

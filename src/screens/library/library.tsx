@@ -35,12 +35,14 @@ export function LibraryScreen({
               Seats that can be built from {place.kit.chairs.map((c) => `${c.heightCm} cm`).join(', ')} and pads of{' '}
               {place.kit.padsCm.join(', ') || 'no'} cm:
             </p>
-            <ul className="flex flex-wrap gap-x-3">
+            <ul className="mt-2 grid grid-cols-3 gap-y-2 sm:grid-cols-4">
               {seatHeights(place.kit).map((seat) => (
-                <li key={seat.heightCm} className="text-center">
+                <li key={seat.heightCm} className="flex flex-col items-center">
                   <Stool heightCm={seat.heightCm} support="0" size={78} />
                   <span className="num block font-bold">{seat.heightCm}</span>
-                  <span className="block text-sm text-ink-soft">{seat.from.join(' + ')}</span>
+                  <span className="num text-sm text-ink-soft">
+                    {seat.from.map((part) => part.replace(/^(chair|pad) /, '')).join(' + ')}
+                  </span>
                 </li>
               ))}
             </ul>

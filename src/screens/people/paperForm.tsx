@@ -2,7 +2,7 @@
 import { yupResolver } from '@hookform/resolvers/yup';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { useForm, type FieldPath } from 'react-hook-form';
+import { useForm, useWatch, type FieldPath } from 'react-hook-form';
 import { paperForm, type PaperForm } from '../../schemas/attempt';
 import type { FieldError } from '../../schemas/parse';
 import { Button, ButtonLink } from '../touch/button';
@@ -20,7 +20,7 @@ const field = 'num mt-1 block h-12 rounded-md border-2 border-ink bg-board px-3 
 export function PaperFormScreen({ today, personId, seatHeightCm, save }: Props) {
   const router = useRouter();
   const [fault, setFault] = useState<string | null>(null);
-  const { register, handleSubmit, formState, setError, watch } = useForm<PaperForm>({
+  const { register, handleSubmit, formState, setError, control } = useForm<PaperForm>({
     defaultValues: {
       testedOn: today,
       handsUsed: false,
@@ -30,6 +30,7 @@ export function PaperFormScreen({ today, personId, seatHeightCm, save }: Props) 
     resolver: yupResolver(paperForm(today) as never, { strict: true, abortEarly: false }),
   });
   const { errors } = formState;
+  const handsUsed = useWatch({ control, name: 'handsUsed' });
   const submit = handleSubmit(async (values) => {
     setFault(null);
     const answer = await save(values).catch(() => null);
@@ -79,9 +80,7 @@ export function PaperFormScreen({ today, personId, seatHeightCm, save }: Props) 
       <label className="flex min-h-11 items-center gap-2.5">
         <input type="checkbox" className="size-6 accent-ink" {...register('handsUsed')} /> hands were used
       </label>
-      {watch('handsUsed') && (
-        <div className="mt-2">{text('cleanBeforeHands', 'Clean stands before the hands', 'w-24')}</div>
-      )}
+      {handsUsed && <div className="mt-2">{text('cleanBeforeHands', 'Clean stands before the hands', 'w-24')}</div>}
       <div className="mt-5 flex items-center gap-4">
         <Button type="submit" className="min-w-56">
           Save the result

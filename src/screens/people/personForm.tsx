@@ -2,7 +2,7 @@
 import { yupResolver } from '@hookform/resolvers/yup';
 import { useRouter } from 'next/navigation';
 import { useState, type ReactNode } from 'react';
-import { useForm, type FieldPath, type UseFormRegisterReturn } from 'react-hook-form';
+import { useForm, useWatch, type FieldPath, type UseFormRegisterReturn } from 'react-hook-form';
 import { limiterKinds, readinessOutcomes, walkingAids, type Limiter } from '../../core/shapes/facts';
 import { cautions } from '../../catalogue/cautions/cautions';
 import { limiterRows } from '../../catalogue/limiters/limiters';
@@ -34,10 +34,11 @@ export function PersonFormScreen({ today, start, save, isNew, backTo }: Props) {
     defaultValues: start,
     resolver: yupResolver(personForm(today) as never, { strict: true, abortEarly: false }),
   });
-  const { register, formState, handleSubmit, setError, watch, setValue } = form;
+  const { register, formState, handleSubmit, setError, setValue, control } = form;
+  const now = useWatch({ control });
   const { errors, isSubmitting } = formState;
-  const limiters = watch('limiters') as Limiter[];
-  const readiness = watch('readiness');
+  const limiters = (now.limiters ?? []) as Limiter[];
+  const { readiness } = now;
 
   const submit = handleSubmit(async (values) => {
     setFault(null);
@@ -91,7 +92,7 @@ export function PersonFormScreen({ today, start, save, isNew, backTo }: Props) {
                   type="radio"
                   value={value}
                   register={register('normTable', { setValueAs: (v: string | null) => (v === '' ? null : v) })}
-                  checked={(watch('normTable') ?? '') === value}
+                  checked={(now.normTable ?? '') === value}
                 >
                   {words}
                 </Choice>
@@ -132,16 +133,16 @@ export function PersonFormScreen({ today, start, save, isNew, backTo }: Props) {
               </Field>
             </div>
             <div className="flex flex-wrap gap-x-6">
-              <Choice type="checkbox" register={register('injuredInFall')} checked={watch('injuredInFall')}>
+              <Choice type="checkbox" register={register('injuredInFall')} checked={now.injuredInFall === true}>
                 hurt in a fall
               </Choice>
-              <Choice type="checkbox" register={register('aidIndoors')} checked={watch('aidIndoors')}>
+              <Choice type="checkbox" register={register('aidIndoors')} checked={now.aidIndoors === true}>
                 uses the aid indoors
               </Choice>
-              <Choice type="checkbox" register={register('sitsUnsupported')} checked={watch('sitsUnsupported')}>
+              <Choice type="checkbox" register={register('sitsUnsupported')} checked={now.sitsUnsupported === true}>
                 sits without a back or arms
               </Choice>
-              <Choice type="checkbox" register={register('heelDownAtTarget')} checked={watch('heelDownAtTarget')}>
+              <Choice type="checkbox" register={register('heelDownAtTarget')} checked={now.heelDownAtTarget === true}>
                 heels seen down in a squat
               </Choice>
             </div>

@@ -2,8 +2,8 @@ import type { Change } from '../../core/retest/change';
 import type { MeasurementError } from '../../core/score/error';
 import type { Score } from '../../core/score/scoreResult';
 import type { StoredTrial } from '../shapes';
-import { NormRail, type Peg } from '../drawing/normRail';
-import { shortDay, signed } from '../words';
+import { NormRail, type Flag, type Peg } from '../drawing/normRail';
+import { monthYear, shortDay, signed } from '../words';
 
 interface Props {
   readonly score: Score;
@@ -19,7 +19,7 @@ interface Props {
 export function ScoreRail({ score, unit, on, earlier, small, width }: Props) {
   if (score.rank.kind !== 'ranked' || score.value === null) return <p className="py-4 text-lg">{score.notes[0]}</p>;
   const flags = [
-    ...earlier.filter((t) => !t.handsUsed).map((t) => ({ value: t.counted, label: shortDay(t.on), latest: false })),
+    ...earlierFlags(earlier.filter((t) => !t.handsUsed)),
     { value: score.value, label: `${score.value}${small ? '' : ` · ${shortDay(on)}`}`, latest: true },
   ];
   return (
@@ -33,6 +33,15 @@ export function ScoreRail({ score, unit, on, earlier, small, width }: Props) {
       width={width}
     />
   );
+}
+
+/** One pale flag a value, with the months in which it was reached. */
+function earlierFlags(earlier: readonly StoredTrial[]): Flag[] {
+  return [...new Set(earlier.map((t) => t.counted))].map((value) => {
+    const months = [...new Set(earlier.filter((t) => t.counted === value).map((t) => monthYear(t.on)))];
+    const shown = months.slice(0, 2).reverse().join(', ');
+    return { value, label: months.length > 2 ? `${shown} and before` : shown, latest: false };
+  });
 }
 
 const reachOf = (error: MeasurementError | null): number | null => error && 1.96 * error.sem;

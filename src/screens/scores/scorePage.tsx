@@ -14,7 +14,7 @@ export function ScoreScreen({ view }: { view: PersonView }) {
     <>
       <PersonHead {...view} here="scores" />
       {latest ? (
-        <ScoreOf sitting={latest} earlier={view.sittings.slice(1, 6)} />
+        <ScoreOf sitting={latest} earlier={view.sittings.slice(1, 6)} levelHref={hrefs.levels} />
       ) : (
         <div className="py-8 text-lg">
           <p>
@@ -26,26 +26,24 @@ export function ScoreScreen({ view }: { view: PersonView }) {
           </ButtonLink>
         </div>
       )}
-      {latest && (
-        <div className="mt-5 flex gap-4 border-t-4 border-ink pt-4">
-          <ButtonLink href={hrefs.levels} hotkey="L">
-            See the level
-          </ButtonLink>
-          <ButtonLink look="line" href={`/people/${view.person.id}`} hotkey="P">
-            Back to the person
-          </ButtonLink>
-        </div>
-      )}
     </>
   );
 }
 
-function ScoreOf({ sitting, earlier }: { sitting: SittingView; earlier: readonly SittingView[] }) {
+function ScoreOf({
+  sitting,
+  earlier,
+  levelHref,
+}: {
+  sitting: SittingView;
+  earlier: readonly SittingView[];
+  levelHref: string;
+}) {
   const { attempt, score, power } = sitting;
   const { rank } = score;
   return (
     <>
-      <div className="flex flex-wrap items-baseline gap-x-5 pt-4">
+      <div className="flex flex-wrap items-baseline gap-x-5 pt-3">
         <h2 className="text-xl font-bold">30-second chair stand</h2>
         <p>
           <span className="num text-3xl font-bold" data-testid="score-value">
@@ -59,11 +57,14 @@ function ScoreOf({ sitting, earlier }: { sitting: SittingView; earlier: readonly
             </>
           )}
         </p>
+        <ButtonLink href={levelHref} hotkey="L" className="ml-auto self-center">
+          See the level
+        </ButtonLink>
       </div>
-      <div className="pt-2">
+      <div>
         <ScoreRail score={score} unit="stands" on={attempt.sittingDate} earlier={earlier.map(trialMark)} width={1220} />
       </div>
-      <dl className="mt-2 grid gap-x-8 gap-y-4 md:grid-cols-3">
+      <dl className="mt-2 grid gap-x-8 gap-y-3 md:grid-cols-3">
         {rank.kind === 'ranked' && (
           <Says
             term="Middle half"
@@ -81,7 +82,7 @@ function ScoreOf({ sitting, earlier }: { sitting: SittingView; earlier: readonly
         ))}
         {score.standard && (
           <Says
-            term="A count many keep when they manage on their own"
+            term="Many keep, on their own"
             value={String(score.standard.limit)}
             source={cited(score.standard.source)}
           >

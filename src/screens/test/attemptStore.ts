@@ -77,7 +77,7 @@ export async function keepEvent(clientKey: string, event: AttemptEvent, safely: 
 /** The events of an attempt, in order. */
 export async function keptEvents(clientKey: string): Promise<AttemptEvent[]> {
   const range = IDBKeyRange.bound([clientKey, 0], [clientKey, Infinity]);
-  return (await (await store()).getAll('events', range)).map(({ clientKey: _, ...event }) => event as AttemptEvent);
+  return (await (await store()).getAll('events', range)).map(({ clientKey: ownKey, ...event }) => event);
 }
 
 /** Forgets an attempt that the server has, or that never began. */

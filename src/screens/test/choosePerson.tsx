@@ -50,7 +50,7 @@ export function ChoosePerson({
                 }}
               >
                 <StateMark
-                  mark={held ? 'stop' : person.due || person.lastTestedOn === null ? 'watch' : 'ready'}
+                  mark={held ? 'stop' : person.lastTestedOn === null ? 'unknown' : person.due ? 'watch' : 'ready'}
                   silent
                 />
                 <span className="text-lg font-bold">{person.name}</span>

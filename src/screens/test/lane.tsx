@@ -148,7 +148,7 @@ export function Lane({ attempt, name, title, durationS, row }: Props) {
             <p className="self-center text-xl">
               <Key>Space</Key> or a tap anywhere counts
             </p>
-            <Control hotkey="⌫" press={(t) => mark({ kind: 'undo' }, 'touch', t)}>
+            <Control hotkey="Backspace" press={(t) => mark({ kind: 'undo' }, 'touch', t)}>
               Undo
             </Control>
             <Control hotkey="A" press={(t) => mark({ kind: 'hands' }, 'touch', t)} pressed={trial.handsUsed}>

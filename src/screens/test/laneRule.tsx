@@ -13,7 +13,7 @@ const top = 20;
 
 /** For the instructor's face: a rule that the count climbs, the middle half as wood, a hollow mark at the median's pace. */
 export function LaneRule({ counted, row, pace }: Props) {
-  const ghost = useRef<SVGPathElement>(null);
+  const ghost = useRef<SVGGElement>(null);
   const most = Math.max(top, Math.ceil((counted + 1) / 5) * 5, row ? Math.ceil((row.p75 + 1) / 5) * 5 : 0);
   const y = (stands: number) => 590 - (stands / most) * 570;
   useEffect(() => {
@@ -21,7 +21,7 @@ export function LaneRule({ counted, row, pace }: Props) {
       const at = pace(performance.now());
       if (ghost.current) {
         ghost.current.style.display = at === null ? 'none' : '';
-        if (at !== null) ghost.current.setAttribute('transform', `translate(52 ${590 - (at / most) * 570})`);
+        if (at !== null) ghost.current.setAttribute('transform', `translate(44 ${590 - (at / most) * 570})`);
       }
       frame = requestAnimationFrame(next);
     });
@@ -62,14 +62,10 @@ export function LaneRule({ counted, row, pace }: Props) {
           )}
         </g>
       ))}
-      <path
-        ref={ghost}
-        d="M0 0l30 -13v26z"
-        fill="var(--color-board)"
-        stroke="var(--color-ink-soft)"
-        strokeWidth="2.5"
-        strokeDasharray="4 3"
-      />
+      <g ref={ghost} stroke="var(--color-ink-soft)" strokeWidth="2.5" fill="var(--color-board)">
+        <line x1="0" x2="52" y1="0" y2="0" strokeDasharray="4 4" />
+        <path d="M52 0l18 -10v20z" />
+      </g>
       <path d="M0 0l34 -15v30z" transform={`translate(58 ${y(counted)})`} />
     </svg>
   );

@@ -58,8 +58,8 @@ export function TodayScreen({ today, place, people }: Props) {
             <Heading id="due">Due for a test</Heading>
             {due.length === 0 && <p className="py-3">Nobody is due today.</p>}
             <ul>
-              {due.slice(0, 6).map((p) => (
-                <li key={p.person.id} className="flex min-h-14 items-center gap-3 border-b border-rule">
+              {due.slice(0, 5).map((p) => (
+                <li key={p.person.id} className="flex min-h-12 items-center gap-3 border-b border-rule">
                   <StateMark mark={p.due ? 'watch' : 'unknown'} silent />
                   <Link href={`/people/${p.person.id}`} className="flex min-h-11 min-w-44 items-center font-bold">
                     {p.person.name}
@@ -77,15 +77,15 @@ export function TodayScreen({ today, place, people }: Props) {
                 </li>
               ))}
             </ul>
-            {due.length > 6 && (
+            {due.length > 5 && (
               <Link
                 href="/retest"
                 className="flex min-h-11 items-center font-semibold text-squat underline underline-offset-4"
               >
-                and {due.length - 6} more
+                and {due.length - 5} more
               </Link>
             )}
-            <div className="mt-6">
+            <div className="mt-3">
               <Heading id="weeks">Retests by week</Heading>
               <div className="pt-2">
                 <RetestWeeks dueOn={free.flatMap((p) => p.due?.on ?? [])} today={today} />
@@ -96,7 +96,7 @@ export function TodayScreen({ today, place, people }: Props) {
             <Heading id="before">Before anyone starts</Heading>
             <ul>
               {held.map((p) => (
-                <li key={p.person.id} className="flex min-h-14 items-center gap-3 border-b border-rule">
+                <li key={p.person.id} className="flex min-h-12 items-center gap-3 border-b border-rule">
                   <StateMark mark={p.intake.readiness === 'not-today' ? 'stop' : 'watch'} silent />
                   <Link href={`/people/${p.person.id}`} className="flex min-h-11 min-w-40 items-center font-bold">
                     {p.person.name}
@@ -104,10 +104,10 @@ export function TodayScreen({ today, place, people }: Props) {
                   <span>{readinessWords[p.intake.readiness]}</span>
                 </li>
               ))}
-              <li className="flex min-h-14 items-center gap-3 border-b border-rule">
+              <li className="flex min-h-12 items-center gap-3 border-b border-rule">
                 <StateMark mark="ready" silent />
                 <span>
-                  {free.length} {held.length > 0 ? 'others ' : ''}ready
+                  {free.length} {held.length > 0 ? 'others ' : ''}may be tested
                 </span>
               </li>
             </ul>

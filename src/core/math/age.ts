@@ -1,4 +1,4 @@
-import { dayNumber } from '../math/days';
+import { dayNumber } from './days';
 import type { IsoDate } from '../shapes/facts';
 
 /**

@@ -1,0 +1,156 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import puppeteer, { type Browser, type Page } from 'puppeteer-core';
+
+export function freePort(): Promise<number> {
+  return new Promise((found, failed) => {
+    const probe = createServer();
+    probe.once('error', failed);
+    probe.listen(0, '127.0.0.1', () => {
+      const address = probe.address();
+      if (address === null || typeof address === 'string') throw new Error('no port was given');
+      probe.close(() => found(address.port));
+    });
+  });
+}
+
+export interface Server {
+  readonly url: string;
+  readonly log: () => string;
+  readonly stop: (signal?: NodeJS.Signals) => Promise<void>;
+}
+
+/** A clean environment: the test runner puts its own NODE_ENV and BASE_URL into this process. */
+export function childEnvironment(more: Readonly<Record<string, string>>): NodeJS.ProcessEnv {
+  const { PATH = '', HOME = '' } = process.env;
+  return { PATH, HOME, LANG: 'C.UTF-8', TZ: 'UTC', NODE_ENV: 'production', NEXT_TELEMETRY_DISABLED: '1', ...more };
+}
+
+/** The built server on a register file, with the day pretended to be `today`. */
+export async function startServer(options: { file: string; today: string; port?: number }): Promise<Server> {
+  const port = options.port ?? (await freePort());
+  const child = spawn(
+    process.execPath,
+    ['node_modules/next/dist/bin/next', 'start', '-p', String(port), '-H', '127.0.0.1'],
+    {
+      env: childEnvironment({ READY_STOOL_DB: options.file, READY_STOOL_TODAY: options.today }),
+      stdio: ['ignore', 'pipe', 'pipe'],
+    },
+  );
+  let log = '';
+  child.stdout.on('data', (text: Buffer) => (log += text.toString()));
+  child.stderr.on('data', (text: Buffer) => (log += text.toString()));
+  const url = `http://127.0.0.1:${port}`;
+  await until(() => {
+    if (child.exitCode !== null) throw new Error(`the server ended with ${child.exitCode}: ${log}`);
+    return answers(url);
+  });
+  return { url, log: () => log, stop: (signal = 'SIGTERM') => end(child, signal) };
+}
+
+const answers = (url: string): Promise<boolean> =>
+  fetch(`${url}/api/health`).then(
+    (answer) => answer.ok,
+    () => false,
+  );
+
+function end(child: ChildProcess, signal: NodeJS.Signals): Promise<void> {
+  return new Promise((ended) => {
+    if (child.exitCode !== null || child.signalCode !== null) {
+      ended();
+      return;
+    }
+    child.once('exit', () => ended());
+    child.kill(signal);
+  });
+}
+
+/** Waits for something to be so; fails after a minute and a half, never guesses how long it takes. */
+export async function until(isSo: () => Promise<boolean> | boolean): Promise<void> {
+  const start = performance.now();
+  while (!(await isSo())) {
+    if (performance.now() - start > 90_000) throw new Error(`waited 90 s in vain for ${isSo.toString()}`);
+    await new Promise((again) => setTimeout(again, 50));
+  }
+}
+
+export function temporaryFolder(): { readonly path: string; readonly remove: () => void } {
+  const path = mkdtempSync(join(tmpdir(), 'ready-stool-e2e-'));
+  return { path, remove: () => rmSync(path, { recursive: true, force: true, maxRetries: 5 }) };
+}
+
+export async function startBrowser(profile: string): Promise<Browser> {
+  return puppeteer.launch({
+    executablePath: process.env['CHROMIUM_PATH'] ?? '/usr/bin/chromium',
+    userDataDir: profile,
+    defaultViewport: { width: 1280, height: 800 },
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+      '--disable-dev-shm-usage',
+      '--lang=en-US',
+    ],
+  });
+}
+
+export interface Watched {
+  readonly page: Page;
+  /** Requests to another origin, refusals of the security policy, errors of the page; must stay empty. */
+  readonly faults: readonly string[];
+}
+
+/** A page that writes down everything that must never happen. */
+export async function watchedPage(browser: Browser, url: string): Promise<Watched> {
+  const page = await browser.newPage();
+  const faults: string[] = [];
+  page.on('request', (request) => {
+    const to = request.url();
+    if (!to.startsWith(url) && !to.startsWith('data:') && !to.startsWith('blob:')) faults.push(`request to ${to}`);
+  });
+  page.on('pageerror', (error) => {
+    faults.push(`page error: ${error instanceof Error ? error.message : String(error)}`);
+  });
+  page.on('console', (message) => {
+    // A server that was killed on purpose makes the browser say so; nothing else may.
+    if (message.type() === 'error' && !message.text().includes('net::ERR_')) faults.push(`console: ${message.text()}`);
+  });
+  await page.evaluateOnNewDocument(() => {
+    document.addEventListener('securitypolicyviolation', (event) => {
+      console.error(`security policy: ${event.violatedDirective} ${event.blockedURI}`);
+    });
+  });
+  return { page, faults };
+}
+
+export const textOf = (page: Page, selector: string): Promise<string> =>
+  page.$eval(selector, (element) => element.textContent ?? '');
+
+/** Waits until an element holds these words. */
+export async function says(page: Page, selector: string, words: string): Promise<void> {
+  await page.waitForFunction(
+    (s, w) => (document.querySelector(s)?.textContent ?? '').includes(w),
+    { timeout: 60_000 },
+    selector,
+    words,
+  );
+}
+
+/** Waits until the clock of the lane has run this far. */
+export async function laneAt(page: Page, secondsGone: number): Promise<void> {
+  await page.waitForFunction(
+    (gone) => {
+      const left = /^([\d.]+) s left/.exec(document.querySelector('[data-testid=time-left]')?.textContent ?? '')?.[1];
+      return left !== undefined && Number(left) <= 30 - gone;
+    },
+    { timeout: 60_000, polling: 20 },
+    secondsGone,
+  );
+}

@@ -1,0 +1,182 @@
+import { spawnSync } from 'node:child_process';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import type { Browser, Page } from 'puppeteer-core';
+import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import {
+  childEnvironment,
+  startBrowser,
+  startServer,
+  temporaryFolder,
+  watchedPage,
+  type Server,
+  type Watched,
+} from './harness';
+
+const folder = temporaryFolder();
+const file = join(folder.path, 'demo.sqlite');
+const today = '2026-03-02';
+const axe = readFileSync('node_modules/axe-core/axe.min.js', 'utf8');
+let browser: Browser;
+let server: Server;
+let watched: Watched;
+let ids: Record<string, string>;
+
+beforeAll(async () => {
+  const made = spawnSync(process.execPath, ['--import', 'tsx', 'src/demo/load.ts', file], {
+    env: childEnvironment({ READY_STOOL_TODAY: today }),
+    encoding: 'utf8',
+  });
+  if (made.status !== 0) throw new Error(made.stderr);
+  server = await startServer({ file, today });
+  browser = await startBrowser(join(folder.path, 'profile'));
+  watched = await watchedPage(browser, server.url);
+  await watched.page.goto(`${server.url}/people`, { waitUntil: 'networkidle0' });
+  ids = Object.fromEntries(
+    await watched.page.$$eval('tbody a', (links) => links.map((a) => [a.textContent, a.href.split('/').pop() ?? ''])),
+  );
+});
+afterAll(async () => {
+  await browser.close();
+  await server.stop();
+  folder.remove();
+});
+
+interface Finding {
+  readonly id: string;
+  readonly nodes: { readonly target: unknown; readonly failureSummary?: string }[];
+}
+
+/** What axe finds under WCAG 2.2 AA; the script goes in through the debugger, as the page's own policy would refuse it. */
+async function findings(page: Page): Promise<{ violations: string[]; incomplete: string[] }> {
+  await page.evaluate(axe);
+  const found = await page.evaluate(() => {
+    const run = (
+      window as unknown as {
+        axe: { run: (options: object) => Promise<{ violations: Finding[]; incomplete: Finding[] }> };
+      }
+    ).axe.run;
+    return run({ runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'] });
+  });
+  const lines = (list: Finding[]) =>
+    list.flatMap((f) => f.nodes.map((n) => `${f.id}: ${JSON.stringify(n.target)} ${n.failureSummary ?? ''}`));
+  return { violations: lines(found.violations), incomplete: found.incomplete.map((f) => f.id) };
+}
+
+/** What axe leaves open, each with the reason it is all right. */
+const mayStayOpen: Readonly<Record<string, string>> = {
+  'color-contrast':
+    'words inside SVG and over the draining level, which axe cannot judge: tokens.test.ts computes every pair',
+};
+
+const odile = (path: string) => () => `/people/${ids['Odile Brandvoll'] ?? ''}${path}`;
+const screens: [string, () => string][] = [
+  ['today', () => '/'],
+  ['people', () => '/people'],
+  ['add a person', () => '/people/new'],
+  ['a person', odile('')],
+  ['intake', odile('/intake')],
+  ['score', odile('/scores')],
+  ['level', odile('/levels')],
+  ['retest', odile('/retest')],
+  ['paper', odile('/paper')],
+  ['somebody not today', () => `/people/${ids['Adelheid Pomm'] ?? ''}`],
+  ['somebody not today, level', () => `/people/${ids['Adelheid Pomm'] ?? ''}/levels`],
+  ['hands used, score', () => `/people/${ids['Agnes Tverrå'] ?? ''}/scores`],
+  ['norm table open, score', () => `/people/${ids['Yvonne Caddick'] ?? ''}/scores`],
+  ['not tested, score', () => `/people/${ids['Maud Jessop'] ?? ''}/scores`],
+  ['choose a person', () => '/test'],
+  ['set up', () => `/test?person=${ids['Odile Brandvoll'] ?? ''}`],
+  ['set up held', () => `/test?person=${ids['Ruben Sastry'] ?? ''}`],
+  ['scores of all', () => '/scores'],
+  ['levels of all', () => '/levels'],
+  ['retests of all', () => '/retest'],
+  ['library', () => '/library'],
+  ['cupboard', () => '/library/cupboard'],
+  ['nothing here', () => '/people/nobody'],
+];
+
+describe.each(screens)('%s', (_name, path) => {
+  test('axe finds nothing, nothing is asked of another origin, nothing runs past the edge', async () => {
+    const { page } = watched;
+    for (const width of [1280, 820]) {
+      await page.setViewport({ width, height: width === 820 ? 1180 : 800 });
+      await page.goto(server.url + path(), { waitUntil: 'networkidle0' });
+      const { violations, incomplete } = await findings(page);
+      expect(violations).toEqual([]);
+      for (const id of incomplete) expect(Object.keys(mayStayOpen)).toContain(id);
+      expect(
+        await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
+      ).toBeLessThanOrEqual(0);
+    }
+    expect(watched.faults.filter((f) => !f.includes('404'))).toEqual([]);
+  });
+});
+
+test('the lane: axe finds nothing, targets are 96 px and up, and the strip is all tap', async () => {
+  const { page } = watched;
+  await page.setViewport({ width: 1280, height: 800 });
+  await page.goto(`${server.url}/test?person=${ids['Odile Brandvoll'] ?? ''}`, { waitUntil: 'networkidle0' });
+  await page.keyboard.press('Space');
+  await page.waitForSelector('[data-testid=practice]');
+  await page.keyboard.press('Enter');
+  await page.waitForSelector('[data-testid=lane]');
+  expect((await findings(page)).violations).toEqual([]);
+  const heights = await page.$$eval('[data-testid=lane] button', (buttons) =>
+    buttons.map((b) => b.getBoundingClientRect().height),
+  );
+  expect(Math.min(...heights)).toBeGreaterThanOrEqual(96);
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('1');
+  await page.waitForSelector('[data-testid=outcome]');
+  expect((await findings(page)).violations).toEqual([]);
+  expect(watched.faults.filter((f) => !f.includes('404'))).toEqual([]);
+});
+
+test('every target outside running words is at least 44 px high or wide enough', async () => {
+  const { page } = watched;
+  await page.setViewport({ width: 1280, height: 800 });
+  for (const [, path] of screens) {
+    await page.goto(server.url + path(), { waitUntil: 'networkidle0' });
+    const small = await page.$$eval('button, a, select, input:not([type=checkbox]):not([type=radio]), summary', (all) =>
+      all
+        .filter(
+          (e) =>
+            e.getClientRects().length > 0 &&
+            !e.closest('p') &&
+            e.closest('nextjs-portal') === null &&
+            !e.classList.contains('sr-only'),
+        )
+        .filter((e) => e.getBoundingClientRect().height < 43.5)
+        .map((e) => `${e.tagName} ${e.textContent} ${e.getBoundingClientRect().height}`),
+    );
+    expect(small).toEqual([]);
+  }
+});
+
+test('/ finds a person from anywhere', async () => {
+  const { page } = watched;
+  await page.goto(`${server.url}/library`, { waitUntil: 'networkidle0' });
+  await page.keyboard.press('/');
+  await page.keyboard.type('tverra');
+  await page.waitForSelector('[role=option]');
+  await page.keyboard.press('Enter');
+  await page.waitForFunction((id) => location.pathname === `/people/${id}`, {}, ids['Agnes Tverrå'] ?? '');
+});
+
+test('the cupboard: a new chair is there for the levels, a half centimetre is refused in its place', async () => {
+  const { page } = watched;
+  await page.goto(`${server.url}/library/cupboard`, { waitUntil: 'networkidle0' });
+  await page.click('#chairs', { count: 3 });
+  await page.keyboard.type('43.5');
+  await page.keyboard.press('Enter');
+  await page.waitForFunction(() =>
+    (document.querySelector('#chairs-fault')?.textContent ?? '').includes('whole number'),
+  );
+  await page.click('#chairs', { count: 3 });
+  await page.keyboard.type('44 47');
+  await page.keyboard.press('Enter');
+  await page.waitForFunction(
+    () => location.pathname === '/library' && document.body.textContent.includes('44 cm, 47 cm'),
+  );
+});

@@ -1,0 +1,188 @@
+import { join } from 'node:path';
+import SQLite from 'better-sqlite3';
+import type { Browser, Page } from 'puppeteer-core';
+import { afterAll, beforeAll, expect, test } from 'vitest';
+import {
+  freePort,
+  laneAt,
+  says,
+  startBrowser,
+  startServer,
+  temporaryFolder,
+  until,
+  watchedPage,
+  type Server,
+} from './harness';
+
+const folder = temporaryFolder();
+const file = join(folder.path, 'register.sqlite');
+const today = '2026-03-02';
+let browser: Browser;
+let server: Server;
+let port: number;
+let personIds: string[];
+
+beforeAll(async () => {
+  port = await freePort();
+  server = await startServer({ file, today, port });
+  browser = await startBrowser(join(folder.path, 'profile'));
+  personIds = ['reload', 'sleep', 'kill', 'swift'].map((name) => addPerson(name));
+});
+afterAll(async () => {
+  await browser.close();
+  await server.stop();
+  folder.remove();
+});
+
+/** Straight into the file, as another program would: the server must see it at the next page. */
+function addPerson(name: string): string {
+  const db = new SQLite(file);
+  const id = `person-${name}`;
+  const facts = {
+    heightCm: 170,
+    massKg: 70,
+    seatHeightCm: 43,
+    readiness: 'ready',
+    readinessWhy: '',
+    limiters: [],
+    falls12m: 0,
+    injuredInFall: false,
+    walkingAid: 'none',
+    aidIndoors: false,
+    sitsUnsupported: true,
+    heelDownAtTarget: false,
+    classesSoFar: 2,
+  };
+  db.prepare('insert into person values (?, ?, ?, ?, ?)').run(id, name, '1950-05-06', 'female', '2026-03-01');
+  db.prepare('insert into intake values (?, ?, ?, ?, ?)').run(
+    `intake-${name}`,
+    id,
+    '2026-03-01',
+    '2026-03-01',
+    JSON.stringify(facts),
+  );
+  db.close();
+  return id;
+}
+
+function stored(personId: string): { state: string; counted: number; gapMs: number; reps: number }[] {
+  const db = new SQLite(file, { readonly: true });
+  const rows = db
+    .prepare(
+      `select state, json_extract(result_json, '$.counted') as counted, json_extract(result_json, '$.gapMs') as gapMs,
+       (select count(*) from attempt_event e where e.client_key = a.client_key and json_extract(content_json, '$.kind') = 'rep') as reps
+       from attempt a where person_id = ?`,
+    )
+    .all(personId) as { state: string; counted: number; gapMs: number; reps: number }[];
+  db.close();
+  return rows;
+}
+
+async function startTest(page: Page, personId: string): Promise<void> {
+  await page.goto(`${server.url}/test?person=${personId}`, { waitUntil: 'networkidle0' });
+  await page.keyboard.press('Space');
+  await page.waitForSelector('[data-testid=practice]');
+  await page.keyboard.press('Enter');
+  await page.waitForSelector('[data-testid=lane]');
+}
+
+async function stand(page: Page, secondsGone: number, count: number): Promise<void> {
+  await laneAt(page, secondsGone);
+  await page.keyboard.press('Space');
+  await says(page, '[data-testid=count]', String(count));
+}
+
+async function finish(page: Page): Promise<void> {
+  await says(page, '[data-testid=lane-words]', 'Time.');
+  await page.waitForFunction(
+    (since) => performance.now() - since > 700,
+    { polling: 50 },
+    await page.evaluate(() => performance.now()),
+  );
+  await page.keyboard.press('n');
+  await page.waitForSelector('[data-testid=result]');
+}
+
+test('a reload in mid-test: the wall clock ran on, a short gap is marked, every stand is there once', async () => {
+  const personId = personIds[0] ?? '';
+  const { page, faults } = await watchedPage(browser, server.url);
+  await startTest(page, personId);
+  await stand(page, 2, 1);
+  await stand(page, 4, 2);
+  await page.reload({ waitUntil: 'domcontentloaded' });
+  await page.waitForSelector('[data-testid=lane]');
+  await says(page, '[data-testid=count]', '2');
+  await stand(page, 12, 3);
+  await finish(page);
+  await until(() => stored(personId).length === 1 && stored(personId)[0]?.state === 'finished');
+  const [attempt] = stored(personId);
+  expect(attempt).toMatchObject({ counted: 3, reps: 3 });
+  expect(attempt?.gapMs).toBeGreaterThan(0);
+  expect(attempt?.gapMs).toBeLessThanOrEqual(2000);
+  expect(faults).toEqual([]);
+  await page.close();
+});
+
+test('away for longer than two seconds: no result, the record kept, to be repeated', async () => {
+  const personId = personIds[1] ?? '';
+  const { page, faults } = await watchedPage(browser, server.url);
+  await startTest(page, personId);
+  await stand(page, 2, 1);
+  await page.goto('about:blank');
+  const left = performance.now();
+  await until(() => performance.now() - left > 2600);
+  await page.goto(`${server.url}/test`, { waitUntil: 'networkidle0' });
+  await says(page, '[data-testid=outcome]', 'broke off');
+  await until(() => stored(personId)[0]?.state === 'to-repeat');
+  expect(stored(personId)).toMatchObject([{ counted: 1, reps: 1 }]);
+  await page.goto(`${server.url}/people/${personId}`, { waitUntil: 'networkidle0' });
+  await says(page, '[data-testid=next]', 'Repeat the test');
+  expect(faults).toEqual([]);
+  await page.close();
+});
+
+test('the server killed in mid-test and started again: nothing lost, nothing twice', async () => {
+  const personId = personIds[2] ?? '';
+  const { page, faults } = await watchedPage(browser, server.url);
+  await startTest(page, personId);
+  await stand(page, 2, 1);
+  await server.stop('SIGKILL');
+  await stand(page, 4, 2);
+  await stand(page, 6, 3);
+  await finish(page);
+  await page.keyboard.press('s');
+  await says(page, '[role=alert]', 'The server does not answer');
+  await says(page, '[data-testid=outbox]', 'One result waits');
+  server = await startServer({ file, today, port });
+  await until(() => stored(personId)[0]?.state === 'finished');
+  await page.waitForFunction(() => document.querySelector('[data-testid=outbox]')?.textContent === '');
+  expect(stored(personId)).toMatchObject([{ counted: 3, reps: 3, state: 'finished' }]);
+  await page.keyboard.press('s');
+  await says(page, '[data-testid=score-value]', '3');
+  expect(faults).toEqual([]);
+  await page.close();
+});
+
+test('held keys, a stop with its reason, a false start', async () => {
+  const personId = personIds[3] ?? '';
+  const { page, faults } = await watchedPage(browser, server.url);
+  await startTest(page, personId);
+  await page.keyboard.press('F8');
+  await laneAt(page, 1);
+  await page.keyboard.down('Space');
+  await page.keyboard.down('Space');
+  await page.keyboard.down('Space');
+  await page.keyboard.up('Space');
+  await says(page, '[data-testid=count]', '1');
+  await page.keyboard.press('Escape');
+  await page.waitForSelector('[aria-label="Why is it stopped?"]');
+  await page.keyboard.press('Escape');
+  await stand(page, 4, 2);
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('3');
+  await says(page, '[data-testid=outcome]', 'Stopped after 2 stands');
+  await until(() => stored(personId)[0]?.state === 'stopped');
+  expect(stored(personId)).toMatchObject([{ counted: 2, reps: 2 }]);
+  expect(faults).toEqual([]);
+  await page.close();
+});
