@@ -131,7 +131,7 @@ export async function watchedPage(browser: Browser, url: string): Promise<Watche
 }
 
 export const textOf = (page: Page, selector: string): Promise<string> =>
-  page.$eval(selector, (element) => element.textContent ?? '');
+  page.$eval(selector, (element) => element.textContent);
 
 /** Waits until an element holds these words. */
 export async function says(page: Page, selector: string, words: string): Promise<void> {

@@ -139,14 +139,15 @@ test('by touch alone, on an upright tablet: the same loop, with hands used and a
   await page.setViewport({ width: 820, height: 1180, hasTouch: true });
   const tap = async (words: string) => {
     const target = await page.waitForSelector(
-      `::-p-xpath(//*[self::a or self::button or self::label][contains(., ${JSON.stringify(words)})])`,
+      `::-p-xpath(//*[self::a or self::button or self::label][starts-with(normalize-space(.), ${JSON.stringify(words)})])`,
     );
     await target?.tap();
   };
   await page.goto(`${server.url}/people/new`, { waitUntil: 'networkidle0' });
   await page.tap('#name');
   await page.keyboard.type('Bruno Tipper');
-  await page.tap('#birthDate');
+  const date = await (await page.waitForSelector('#birthDate'))?.boundingBox();
+  await page.touchscreen.tap((date?.x ?? 0) + 24, (date?.y ?? 0) + 24);
   await page.keyboard.type('05061954');
   await tap('men');
   await tap('numb feet');
@@ -202,7 +203,7 @@ test('a paper result of an earlier day stands at that day, and faults are said i
   await says(page, '#stands-fault', '0 to 60');
   await page.click('#stands', { count: 3 });
   await page.keyboard.type('11');
-  await page.click('#testedOn');
+  await page.click('#testedOn', { offset: { x: 24, y: 24 } });
   await page.keyboard.type('04012026');
   await page.keyboard.press('Enter');
   await says(page, '[data-testid=score-value]', '11');

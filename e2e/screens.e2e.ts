@@ -32,8 +32,10 @@ beforeAll(async () => {
   browser = await startBrowser(join(folder.path, 'profile'));
   watched = await watchedPage(browser, server.url);
   await watched.page.goto(`${server.url}/people`, { waitUntil: 'networkidle0' });
-  ids = Object.fromEntries(
-    await watched.page.$$eval('tbody a', (links) => links.map((a) => [a.textContent, a.href.split('/').pop() ?? ''])),
+  ids = Object.fromEntries<string>(
+    await watched.page.$$eval('tbody a', (links) =>
+      links.map((a): [string, string] => [a.textContent, a.href.split('/').pop() ?? '']),
+    ),
   );
 });
 afterAll(async () => {

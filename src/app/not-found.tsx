@@ -1,18 +1,9 @@
-import Link from 'next/link';
+import { NothingHere } from '../screens/frame/nothingHere';
 
 export default function NotFound() {
   return (
-    <main className="mx-auto max-w-xl px-7 py-20">
-      <h1 className="text-2xl font-extrabold">Nothing is here</h1>
-      <p className="mt-3 text-lg">
-        This address names a person or page that is not in the register. Nothing was changed.
-      </p>
-      <Link
-        href="/"
-        className="mt-4 inline-flex min-h-11 items-center font-bold text-squat underline underline-offset-4"
-      >
-        Back to Today
-      </Link>
+    <main className="mx-auto max-w-xl px-7">
+      <NothingHere />
     </main>
   );
 }

@@ -99,6 +99,11 @@ export async function listAttempts(db: Register, personId?: PersonId): Promise<S
   return rows.map(toAttempt);
 }
 
+export async function findAttempt(db: Register, clientKey: ClientKey): Promise<StoredAttempt | undefined> {
+  const row = await db.selectFrom('attempt').selectAll().where('client_key', '=', clientKey).executeTakeFirst();
+  return row && toAttempt(row);
+}
+
 export async function eventsOf(db: Register, clientKey: ClientKey): Promise<AttemptEvent[]> {
   const rows = await db
     .selectFrom('attempt_event')

@@ -4,22 +4,20 @@ import type { Intake, Person, PersonId } from '../core/shapes/person';
 import type { Register } from './connection';
 import type { Schema } from './schema';
 
+/** Adds a person and their first intake; an id that is there already is left as it is. */
 export async function addPerson(db: Register, person: Person, intake: Intake, at: Date): Promise<void> {
+  const { id, name, birthDate, normTable } = person;
   await db.transaction().execute(async (trx) => {
-    await trx
+    const added = await trx
       .insertInto('person')
-      .values({
-        id: person.id,
-        name: person.name,
-        birth_date: person.birthDate,
-        norm_table: person.normTable,
-        added_at: at.toISOString(),
-      })
-      .execute();
-    await trx
-      .insertInto('intake')
-      .values(toIntakeRow(person.id, intake, at))
-      .execute();
+      .values({ id, name, birth_date: birthDate, norm_table: normTable, added_at: at.toISOString() })
+      .onConflict((c) => c.doNothing())
+      .executeTakeFirst();
+    if (added.numInsertedOrUpdatedRows === 1n)
+      await trx
+        .insertInto('intake')
+        .values(toIntakeRow(id, intake, at))
+        .execute();
   });
 }
 

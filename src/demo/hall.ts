@@ -119,7 +119,7 @@ export const people: readonly DemoPerson[] = [
     heightCm: 166,
     massKg: 70,
     more: { classesSoFar: 40, heelDownAtTarget: true },
-    sittings: every12([9, 10, 12, 13, 14, 15], 6),
+    sittings: every12([9, 10, 14, 14, 15, 15], 6),
   },
   {
     name: 'Adelheid Pomm',
@@ -153,7 +153,7 @@ export const people: readonly DemoPerson[] = [
     heightCm: 162,
     massKg: 73,
     more: { ...knee(5, 'L'), classesSoFar: 11 },
-    sittings: every12([11, 10, 9, 7], 4),
+    sittings: every12([11, 11, 10, 6], 4),
   },
   {
     name: 'Wiktor Lanz',
@@ -212,7 +212,7 @@ export const people: readonly DemoPerson[] = [
     heightCm: 174,
     massKg: 88,
     more: { limiters: [{ kind: 'hip-replaced', side: 'R', limitsLifted: true }], classesSoFar: 16 },
-    sittings: every12([6, 8, 9, 11], 8),
+    sittings: every12([6, 10, 10, 11], 8),
   },
   {
     name: 'Yvonne Caddick',

@@ -30,7 +30,7 @@ async function loadPerson(db: Register, person: DemoPerson, today: string, chanc
   const form = { ...emptyPersonForm, name, birthDate, normTable, heightCm, massKg, ...more };
   // What holds somebody back today was not known at the first sitting.
   const atFirst = { ...form, readiness: 'ready', readinessWhy: '' };
-  const saved = await addPerson(db, atFirst, today, firstDay);
+  const saved = await addPerson(db, atFirst, today, { notedOn: firstDay });
   if (saved.kind !== 'saved') throw new Error(`${name} was not taken: ${JSON.stringify(saved)}`);
   for (const sitting of sittings) await loadSitting(db, saved.id, sitting, today, chance);
   if (form.readiness !== 'ready') must(await changePerson(db, saved.id, form, today), `what is known of ${name} today`);

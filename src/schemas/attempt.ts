@@ -1,7 +1,7 @@
 import { array, mixed, string, type AnyObject, type InferType } from 'yup';
 import { stopReasons, type AttemptEvent } from '../core/shapes/attempt';
 import { walkingAids } from '../core/shapes/facts';
-import { day, exactly, numberIn, oneOf, wholeIn, within, yesNo } from './building';
+import { day, exactly, numberIn, oneOf, typedDay, wholeIn, within, yesNo } from './building';
 import { bodyLimits } from './requests';
 
 const stamp = {
@@ -82,7 +82,7 @@ export type AttemptBody = InferType<typeof attemptBody>;
 /** A result written on paper, typed in afterwards. */
 export const paperForm = (today: string) =>
   exactly({
-    testedOn: day()
+    testedOn: typedDay()
       .required('Write the day it was done.')
       .test('not-in-future', 'This day is still to come.', (v?: string) => v === undefined || v <= today),
     stands: wholeIn(0, 60, 'stands').required('Write how many stands were counted.'),

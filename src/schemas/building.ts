@@ -42,6 +42,14 @@ export const day = () =>
       (v?: string | null) => typeof v !== 'string' || isCalendarDay(v),
     );
 
+/** A day typed into a form, where nothing written is told by `required`. */
+export const typedDay = () =>
+  string().test(
+    'calendar-day',
+    'This is not a day of the calendar.',
+    (v?: string) => v === undefined || v === '' || isCalendarDay(v),
+  );
+
 export const numberIn = (min: number, max: number, unit = '') => {
   const message = `must be a number from ${min} to ${max}${unit && ` ${unit}`}`;
   return number().typeError(message).min(min, message).max(max, message);

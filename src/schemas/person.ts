@@ -3,7 +3,7 @@ import { string } from 'yup';
 import { ageOn } from '../core/math/age';
 import { isCalendarDay } from '../core/math/days';
 import { readinessOutcomes, walkingAids } from '../core/shapes/facts';
-import { day, exactly, listOf, numberIn, oneOf, wholeIn, yesNo } from './building';
+import { exactly, listOf, numberIn, oneOf, typedDay, wholeIn, yesNo } from './building';
 import { bodyLimits, limiterFields } from './requests';
 
 const isGrown = (years: number): boolean => years >= bodyLimits.ageYears[0] && years <= bodyLimits.ageYears[1];
@@ -16,7 +16,7 @@ export const personForm = (today: string) =>
       .min(2, 'Write a name of at least two letters.')
       .max(80, 'Write a name of at most 80 letters.')
       .required('Write a name.'),
-    birthDate: day()
+    birthDate: typedDay()
       .required('Write the birth date.')
       .test(
         'not-in-future',

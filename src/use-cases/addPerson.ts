@@ -8,13 +8,26 @@ import { personForm, type PersonForm } from '../schemas/person';
 export type SavePerson =
   { kind: 'saved'; id: PersonId } | { kind: 'rejected'; errors: readonly FieldError[] } | { kind: 'not-found' };
 
-/** Adds a person with a first intake. @param input the whole form, as typed */
-export async function addPerson(db: Register, input: unknown, today: IsoDate, notedOn = today): Promise<SavePerson> {
+/**
+ * Adds a person with a first intake. Adding the same id again changes nothing and says the same.
+ * @param input the whole form, as typed
+ */
+export async function addPerson(
+  db: Register,
+  input: unknown,
+  today: IsoDate,
+  { id = crypto.randomUUID(), notedOn = today }: { id?: PersonId; notedOn?: IsoDate } = {},
+): Promise<SavePerson> {
   const parsed = parse(personForm(today), input);
   if (parsed.kind === 'bad') return { kind: 'rejected', errors: parsed.errors };
-  const id = crypto.randomUUID();
-  await people.addPerson(db, toPerson(id, parsed.value), toIntake(parsed.value, notedOn), new Date());
-  return { kind: 'saved', id };
+  const person = toPerson(id, parsed.value);
+  await people.addPerson(db, person, toIntake(parsed.value, notedOn), new Date());
+  const kept = await people.findPerson(db, id);
+  if (kept?.name === person.name && kept.birthDate === person.birthDate) return { kind: 'saved', id };
+  return {
+    kind: 'rejected',
+    errors: [{ path: '/name', message: `This form was saved for ${kept?.name ?? 'somebody'}: open a new one.` }],
+  };
 }
 
 /** Changes a person and notes a new intake from today on; what was known before stays readable. */

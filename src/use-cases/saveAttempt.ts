@@ -4,7 +4,7 @@ import type { AttemptEvent } from '../core/shapes/attempt';
 import type { IsoDate } from '../core/shapes/facts';
 import type { PersonId } from '../core/shapes/person';
 import type { Protocol } from '../core/shapes/protocol';
-import { eventsOf, listAttempts, storeAttempt, type ClientKey } from '../database/attempts';
+import { eventsOf, findAttempt, listAttempts, storeAttempt, type ClientKey } from '../database/attempts';
 import type { Register } from '../database/connection';
 import { findPerson } from '../database/people';
 import { attemptBody, paperForm, type AttemptBody } from '../schemas/attempt';
@@ -78,7 +78,7 @@ async function faultsOf(
   return faults;
 }
 
-/** A result of the chair stand written on paper, typed in for the day it was done. */
+/** A result of the chair stand written on paper, typed in for the day it was done; one form is one result. */
 export async function enterPaperResult(
   db: Register,
   personId: PersonId,
@@ -88,6 +88,8 @@ export async function enterPaperResult(
 ): Promise<SaveAttempt> {
   const parsed = parse(paperForm(today), input);
   if (parsed.kind === 'bad') return { kind: 'rejected', errors: parsed.errors };
+  const known = await findAttempt(db, clientKey);
+  if (known) return { kind: 'known', trial: known.trial };
   const { testedOn, stands, handsUsed, cleanBeforeHands, seatHeightCm } = parsed.value;
   const entered = {
     kind: 'entered',

@@ -19,13 +19,13 @@ export function Frame({ people, pretended, children }: Props) {
         Skip to the page
       </a>
       <header className="border-b-4 border-ink">
-        <div className="mx-auto flex min-h-[60px] max-w-[1400px] flex-wrap items-end gap-x-6 px-7 print:hidden">
+        <div className="mx-auto flex min-h-[60px] max-w-[1400px] flex-wrap items-end gap-x-6 px-7 max-lg:pt-2 print:hidden">
           <a href="/" className="flex min-h-11 items-center gap-2.5 pb-1 text-lg font-extrabold">
             <Mark />
             Ready Stool
           </a>
           <Places />
-          <div className="ml-auto flex items-center gap-4 pb-2">
+          <div className="order-2 ml-auto flex items-center gap-4 pb-2 lg:order-3">
             {pretended && <span className="num text-sm">as on {pretended}</span>}
             <Find people={people} />
           </div>

@@ -6,13 +6,15 @@ import { useForm, useWatch, type FieldPath } from 'react-hook-form';
 import { paperForm, type PaperForm } from '../../schemas/attempt';
 import type { FieldError } from '../../schemas/parse';
 import { Button, ButtonLink } from '../touch/button';
+import { newClientKey } from '../test/attemptStore';
 import { typedNumber } from '../touch/typed';
+import { useOneAtATime } from '../touch/useOneAtATime';
 
 interface Props {
   readonly today: string;
   readonly personId: string;
   readonly seatHeightCm: number | null;
-  readonly save: (form: unknown) => Promise<{ kind: string; errors?: readonly FieldError[] }>;
+  readonly save: (form: unknown, key: string) => Promise<{ kind: string; errors?: readonly FieldError[] }>;
 }
 
 const field = 'num mt-1 block h-12 rounded-md border-2 border-ink bg-board px-3 aria-invalid:border-stop';
@@ -31,13 +33,20 @@ export function PaperFormScreen({ today, personId, seatHeightCm, save }: Props) 
   });
   const { errors } = formState;
   const handsUsed = useWatch({ control, name: 'handsUsed' });
-  const submit = handleSubmit(async (values) => {
-    setFault(null);
-    const answer = await save(values).catch(() => null);
-    if (answer === null) setFault('The server did not answer. What you wrote is still here; save again.');
-    else if (answer.kind === 'created' || answer.kind === 'known') router.push(`/people/${personId}/scores`);
-    else
-      for (const { path, message } of answer.errors ?? []) setError(path.slice(1) as FieldPath<PaperForm>, { message });
+  const [key] = useState(newClientKey);
+  const submit = useOneAtATime(async () => {
+    let left = false;
+    await handleSubmit(async (values) => {
+      setFault(null);
+      const answer = await save(values, key).catch(() => null);
+      left = answer?.kind === 'created' || answer?.kind === 'known';
+      if (left) router.push(`/people/${personId}/scores`);
+      else if (answer === null) setFault('The server did not answer. What you wrote is still here; save again.');
+      else
+        for (const { path, message } of answer.errors ?? [])
+          setError(path.slice(1) as FieldPath<PaperForm>, { message });
+    })();
+    return !left;
   });
   const text = (
     name: 'testedOn' | 'stands' | 'seatHeightCm' | 'cleanBeforeHands',
@@ -70,7 +79,14 @@ export function PaperFormScreen({ today, personId, seatHeightCm, save }: Props) 
     </div>
   );
   return (
-    <form onSubmit={(event) => void submit(event)} noValidate className="max-w-3xl pt-4">
+    <form
+      onSubmit={(event) => {
+        event.preventDefault();
+        submit();
+      }}
+      noValidate
+      className="max-w-3xl pt-4"
+    >
       <h2 className="border-b-2 border-ink pb-1 text-lg font-bold">30-second chair stand, from paper</h2>
       <div className="mt-3 flex flex-wrap gap-x-6">
         {text('testedOn', 'Day it was done', 'w-44', 'date')}

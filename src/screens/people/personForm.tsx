@@ -9,7 +9,9 @@ import { limiterRows } from '../../catalogue/limiters/limiters';
 import type { FieldError } from '../../schemas/parse';
 import { personForm, type PersonForm } from '../../schemas/person';
 import { Button, ButtonLink } from '../touch/button';
+import { newClientKey } from '../test/attemptStore';
 import { typedNumber } from '../touch/typed';
+import { useOneAtATime } from '../touch/useOneAtATime';
 import { aidWords, isPain, limiterWords, readinessWords } from '../words';
 
 export type SavePersonAnswer =
@@ -18,10 +20,17 @@ export type SavePersonAnswer =
 interface Props {
   readonly today: string;
   readonly start: PersonForm;
-  readonly save: (form: unknown) => Promise<SavePersonAnswer>;
+  /** @param key made when the form was opened, so that a form sent twice adds one person */
+  readonly save: (form: unknown, key: string) => Promise<SavePersonAnswer>;
   readonly isNew: boolean;
   readonly backTo: string;
 }
+
+const tables = [
+  ['female', 'women'],
+  ['male', 'men'],
+  [null, 'left open: both, the cautious one counts'],
+] as const;
 
 const field = 'num mt-1 block h-12 rounded-md border-2 border-ink bg-board px-3 aria-invalid:border-stop';
 const legend = 'mb-2 block w-full border-b-2 border-ink pb-1 text-lg font-bold';
@@ -30,6 +39,7 @@ const legend = 'mb-2 block w-full border-b-2 border-ink pb-1 text-lg font-bold';
 export function PersonFormScreen({ today, start, save, isNew, backTo }: Props) {
   const router = useRouter();
   const [fault, setFault] = useState<string | null>(null);
+  const [key] = useState(newClientKey);
   const form = useForm<PersonForm>({
     defaultValues: start,
     resolver: yupResolver(personForm(today) as never, { strict: true, abortEarly: false }),
@@ -40,15 +50,20 @@ export function PersonFormScreen({ today, start, save, isNew, backTo }: Props) {
   const limiters = (now.limiters ?? []) as Limiter[];
   const { readiness } = now;
 
-  const submit = handleSubmit(async (values) => {
-    setFault(null);
-    const answer = await save(values).catch(() => null);
-    if (answer === null) setFault('The server did not answer. What you wrote is still here; save again.');
-    else if (answer.kind === 'saved') router.push(`/people/${answer.id}`);
-    else if (answer.kind === 'not-found') setFault('This person is no longer in the register.');
-    else
-      for (const { path, message } of answer.errors)
-        setError(path.slice(1).replace(/\//g, '.') as FieldPath<PersonForm>, { message });
+  const submit = useOneAtATime(async () => {
+    let left = false;
+    await handleSubmit(async (values) => {
+      setFault(null);
+      const answer = await save(values, key).catch(() => null);
+      left = answer?.kind === 'saved';
+      if (answer === null) setFault('The server did not answer. What you wrote is still here; save again.');
+      else if (answer.kind === 'saved') router.push(`/people/${answer.id}`);
+      else if (answer.kind === 'not-found') setFault('This person is no longer in the register.');
+      else
+        for (const { path, message } of answer.errors)
+          setError(path.slice(1).replace(/\//g, '.') as FieldPath<PersonForm>, { message });
+    })();
+    return !left;
   });
 
   const faultOf = (name: keyof PersonForm) => errors[name]?.message;
@@ -65,7 +80,14 @@ export function PersonFormScreen({ today, start, save, isNew, backTo }: Props) {
   });
 
   return (
-    <form onSubmit={(event) => void submit(event)} noValidate className="pt-5 pb-28">
+    <form
+      onSubmit={(event) => {
+        event.preventDefault();
+        submit();
+      }}
+      noValidate
+      className="pt-5 pb-28"
+    >
       <h1 className="text-2xl font-extrabold">{isNew ? 'Add a person' : `Intake: ${start.name}`}</h1>
       <div className="mt-4 grid gap-x-10 gap-y-6 lg:grid-cols-[1fr_1.25fr]">
         <div className="space-y-6">
@@ -80,22 +102,19 @@ export function PersonFormScreen({ today, start, save, isNew, backTo }: Props) {
               </Field>
             </div>
             <Choices label="Norm table to read from" fault={faultOf('normTable')}>
-              {(
-                [
-                  ['female', 'women'],
-                  ['male', 'men'],
-                  ['', 'left open: both, the cautious one counts'],
-                ] as const
-              ).map(([value, words]) => (
-                <Choice
-                  key={value}
-                  type="radio"
-                  value={value}
-                  register={register('normTable', { setValueAs: (v: string | null) => (v === '' ? null : v) })}
-                  checked={(now.normTable ?? '') === value}
-                >
+              {tables.map(([value, words]) => (
+                <label key={words} className="flex min-h-11 cursor-pointer items-center gap-2.5">
+                  <input
+                    type="radio"
+                    name="normTable"
+                    className="size-6 accent-ink"
+                    checked={now.normTable === value}
+                    onChange={() => {
+                      setValue('normTable', value);
+                    }}
+                  />
                   {words}
-                </Choice>
+                </label>
               ))}
             </Choices>
           </fieldset>

@@ -34,7 +34,9 @@ export function PersonHead({ person, intake, ageYears, path, here }: Props) {
     <div className="flex flex-wrap items-start gap-x-8 gap-y-3 border-b-2 border-rule pt-4 pb-2">
       <div className="w-80">
         <h1 className="text-2xl leading-tight font-extrabold">
-          <a href={`/people/${person.id}`}>{person.name}</a>
+          <a href={`/people/${person.id}`} className="flex min-h-11 items-center">
+            {person.name}
+          </a>
         </h1>
         <p className="text-ink-soft">{about.join(' · ')}</p>
       </div>

@@ -5,15 +5,19 @@ import { confirmLevel, type ConfirmLevel } from '../../../use-cases/readPeople';
 import { enterPaperResult, type SaveAttempt } from '../../../use-cases/saveAttempt';
 import { today } from '../../../use-cases/today';
 
-export async function savePerson(id: string | null, form: unknown): Promise<SavePerson> {
-  const db = await theRegister();
-  return id === null ? addPerson(db, form, today()) : changePerson(db, id, form, today());
+/** @param id made when the form was opened, so that a form sent twice adds one person */
+export async function saveNewPerson(form: unknown, id: string): Promise<SavePerson> {
+  return addPerson(await theRegister(), form, today(), { id });
+}
+
+export async function savePerson(id: string, form: unknown): Promise<SavePerson> {
+  return changePerson(await theRegister(), id, form, today());
 }
 
 export async function saveConfirmedLevel(id: string): Promise<ConfirmLevel> {
   return confirmLevel(await theRegister(), id, today());
 }
 
-export async function savePaperResult(id: string, form: unknown): Promise<SaveAttempt> {
-  return enterPaperResult(await theRegister(), id, form, today());
+export async function savePaperResult(id: string, form: unknown, key: string): Promise<SaveAttempt> {
+  return enterPaperResult(await theRegister(), id, form, today(), key);
 }

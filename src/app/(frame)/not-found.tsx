@@ -1,0 +1,3 @@
+import { NothingHere } from '../../screens/frame/nothingHere';
+
+export default NothingHere;

@@ -1,0 +1,209 @@
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import SQLite from 'better-sqlite3';
+import { sql } from 'kysely';
+import { afterEach, beforeEach, describe, expect, test } from 'vitest';
+import { openRegister, RegisterUnusable, type Register } from '../database/connection';
+import { eventsOf, listAttempts } from '../database/attempts';
+import { listConfirmedLevels } from '../database/levels';
+import { intakeOn } from '../database/people';
+import { loadDemo } from '../demo/load';
+import { addPerson, changePerson, emptyPersonForm } from './addPerson';
+import { confirmLevel, readEverybody, readPerson } from './readPeople';
+import { enterPaperResult, rebuildResults, saveAttempt } from './saveAttempt';
+
+const today = '2026-03-02';
+let folder: string;
+let file: string;
+let db: Register;
+beforeEach(async () => {
+  folder = mkdtempSync(join(tmpdir(), 'register-'));
+  file = join(folder, 'register.sqlite');
+  db = await openRegister(file);
+});
+afterEach(async () => {
+  await db.destroy();
+  rmSync(folder, { recursive: true });
+});
+
+const form = {
+  ...emptyPersonForm,
+  name: 'Wilma Testerin',
+  birthDate: '1948-05-06',
+  normTable: 'female' as const,
+  heightCm: 160,
+  massKg: 64,
+};
+async function add(more: object = {}): Promise<string> {
+  const saved = await addPerson(db, { ...form, ...more }, today);
+  if (saved.kind !== 'saved') throw new Error(JSON.stringify(saved));
+  return saved.id;
+}
+
+describe('the register file', () => {
+  test('WAL, synchronous FULL, foreign keys, and the version of its tables', async () => {
+    const pragma = async (name: string) => (await sql.raw(`PRAGMA ${name}`).execute(db)).rows;
+    expect(await pragma('synchronous')).toEqual([{ synchronous: 2 }]);
+    expect(await pragma('foreign_keys')).toEqual([{ foreign_keys: 1 }]);
+    const raw = new SQLite(file);
+    expect(raw.pragma('journal_mode', { simple: true })).toBe('wal');
+    expect(raw.pragma('user_version', { simple: true })).toBe(1);
+    raw.close();
+  });
+  test('opened twice it is migrated once', async () => {
+    const id = await add();
+    const again = await openRegister(file);
+    expect((await readPerson(again, id, today))?.person.name).toBe('Wilma Testerin');
+    await again.destroy();
+  });
+  test('one from a newer version is refused in one line and left untouched, byte for byte', async () => {
+    const newer = join(folder, 'newer.sqlite');
+    const raw = new SQLite(newer);
+    raw.exec('create table something (x); pragma user_version = 99');
+    raw.close();
+    const before = readFileSync(newer);
+    await expect(openRegister(newer)).rejects.toThrow(RegisterUnusable);
+    await expect(openRegister(newer)).rejects.toThrow(/newer version of Ready Stool \(99/);
+    expect(readFileSync(newer).equals(before)).toBe(true);
+  });
+  test('a file that is no register is refused', async () => {
+    await expect(openRegister(folder)).rejects.toThrow(RegisterUnusable);
+  });
+});
+
+describe('people', () => {
+  test('faults are said by field, and nothing is kept', async () => {
+    const bad = {
+      ...form,
+      name: ' ',
+      birthDate: '2026-03-03',
+      heightCm: 1700,
+      massKg: 5,
+      seatHeightCm: 17,
+      falls12m: -1,
+      extra: 1,
+    };
+    const answer = await addPerson(db, bad, today);
+    const paths = answer.kind === 'rejected' ? answer.errors.map((e) => e.path) : [];
+    expect([...new Set(paths)].sort()).toEqual([
+      '/birthDate',
+      '/extra',
+      '/falls12m',
+      '/heightCm',
+      '/massKg',
+      '/name',
+      '/seatHeightCm',
+    ]);
+    expect(await readEverybody(db, today)).toEqual([]);
+  });
+  test.each(['2008-03-03', '1915-03-02'])('born %s: not 18 to 110', async (birthDate) => {
+    expect((await addPerson(db, { ...form, birthDate }, today)).kind).toBe('rejected');
+  });
+  test('a form sent twice adds one person; used for somebody else it is refused', async () => {
+    await addPerson(db, form, today, { id: 'form-1' });
+    expect(await addPerson(db, form, today, { id: 'form-1' })).toEqual({ kind: 'saved', id: 'form-1' });
+    expect((await readEverybody(db, today)).length).toBe(1);
+    expect((await addPerson(db, { ...form, name: 'Another One' }, today, { id: 'form-1' })).kind).toBe('rejected');
+  });
+  test('what was known on an earlier day can be asked again', async () => {
+    const id = await add();
+    await changePerson(db, id, { ...form, massKg: 60, readiness: 'not-today' }, '2026-04-01');
+    expect((await intakeOn(db, id, '2026-03-31'))?.massKg).toBe(64);
+    expect((await intakeOn(db, id, '2026-04-01'))?.massKg).toBe(60);
+  });
+});
+
+describe('from a result to a confirmed level', () => {
+  const paper = { testedOn: today, stands: 9, handsUsed: false, cleanBeforeHands: null, seatHeightCm: 43 };
+  test('a paper result scores, gives a level in the first classes, and a date', async () => {
+    const id = await add();
+    await enterPaperResult(db, id, paper, today);
+    const page = await readPerson(db, id, today);
+    expect(page?.sittings[0]?.score.rank).toMatchObject({ kind: 'ranked', band: 'below' });
+    expect(page?.levels.levels[0]?.code).toBe('S4/43/h@4x1');
+    expect(page?.due).toMatchObject({ on: '2026-04-27', weeks: 8 });
+    expect(page?.path.next.step).toBe('levels');
+  });
+  test('a confirmed level keeps facts, rules version and reasons, and the path moves on', async () => {
+    const id = await add({ classesSoFar: 5 });
+    await enterPaperResult(db, id, paper, today);
+    expect(await confirmLevel(db, id, today)).toEqual({ kind: 'confirmed', code: 'S5/43/h@4x1' });
+    const [kept] = await listConfirmedLevels(db, id);
+    expect(kept?.facts.results).toHaveLength(1);
+    expect(kept?.level.reasons.length).toBeGreaterThan(2);
+    expect((await readPerson(db, id, today))?.path.next.step).toBe('retest');
+  });
+  test('the first valid result of a day counts, a repeat of the same day is kept beside it', async () => {
+    const id = await add();
+    await enterPaperResult(db, id, paper, today);
+    await enterPaperResult(db, id, { ...paper, stands: 14 }, today);
+    const page = await readPerson(db, id, today);
+    expect(page?.sittings.map((s) => s.attempt.trial.counted)).toEqual([9]);
+    expect(page?.otherAttempts).toHaveLength(1);
+  });
+  test('a paper result for a day to come, or with more clean stands than stands, is refused', async () => {
+    const id = await add();
+    const wrong = { ...paper, testedOn: '2026-03-03', stands: 5, handsUsed: true, cleanBeforeHands: 6 };
+    const answer = await enterPaperResult(db, id, wrong, today);
+    expect(answer.kind === 'rejected' && answer.errors.map((e) => e.path).sort()).toEqual([
+      '/cleanBeforeHands',
+      '/testedOn',
+    ]);
+  });
+});
+
+describe('the demo hall', () => {
+  test(
+    '24 people of 61 to 93, as the rules of the hall ask, and every result can be built anew from its events',
+    { timeout: 60_000 },
+    async () => {
+      await loadDemo(db, today);
+      const everybody = await readEverybody(db, today);
+      const ages = everybody.map((p) => p.ageYears);
+      expect([everybody.length, Math.min(...ages), Math.max(...ages)]).toEqual([24, 61, 93]);
+      expect(everybody.filter((p) => p.person.normTable === null)).toHaveLength(2);
+      expect(everybody.filter((p) => p.intake.readiness === 'not-today')).toHaveLength(1);
+      const of = (kind: string) => everybody.filter((p) => p.sittings.some((s) => s.change.kind === kind)).length;
+      expect(of('clearly-better')).toBeGreaterThan(0);
+      expect(of('clearly-worse')).toBeGreaterThan(0);
+      expect(everybody.some((p) => p.sittings[0]?.attempt.trial.handsUsed)).toBe(true);
+      expect(everybody.some((p) => p.due !== null && p.due.on <= today)).toBe(true);
+      const rows = (p: (typeof everybody)[number]) =>
+        p.sittings.map((s) => (s.score.rank.kind === 'ranked' ? s.score.rank.row.ageLow : 0));
+      expect(everybody.some((p) => new Set(rows(p).slice(0, 2)).size === 2)).toBe(true);
+      expect(await rebuildResults(db)).toEqual([]);
+    },
+  );
+  test('the same seed and day give the same sittings', { timeout: 60_000 }, async () => {
+    await loadDemo(db, today);
+    const other = await openRegister(join(folder, 'other.sqlite'));
+    await loadDemo(other, today);
+    const trials = async (of: Register) =>
+      JSON.stringify((await listAttempts(of)).map((a) => [a.clientKey, a.sittingDate, a.trial]).sort());
+    expect(await trials(other)).toBe(await trials(db));
+    await other.destroy();
+  });
+});
+
+test('an attempt kept event by event reads back as it was sent', async () => {
+  const id = await add();
+  const events = [
+    { seq: 0, kind: 'start', atMs: 0, wallMs: 1, by: 'key' },
+    { seq: 1, kind: 'stop', atMs: 900.5, wallMs: 901.5, by: 'touch', reason: 'pain' },
+  ];
+  const body = {
+    personId: id,
+    test: 'chair-stand-30s',
+    protocolVersion: 1,
+    sittingDate: today,
+    side: null,
+    conditions: {},
+    events,
+  };
+  expect(await saveAttempt(db, 'key-12345', body, today)).toMatchObject({
+    kind: 'created',
+    trial: { state: 'stopped', stopReason: 'pain' },
+  });
+  expect(await eventsOf(db, 'key-12345')).toEqual(events);
+});
