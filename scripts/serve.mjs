@@ -10,13 +10,15 @@ export function serve({ file, port, label }) {
     stdio: ['ignore', 'ignore', 'inherit'],
     env: { ...childEnv, NODE_ENV: 'production', READY_STOOL_DB: file },
   });
+  let asked = false;
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'])
     process.on(signal, () => {
+      asked = true;
       child.kill('SIGTERM');
       // Committed data is safe; a server that will not go is ended.
       setTimeout(() => child.kill('SIGKILL'), 3000).unref();
     });
-  child.on('exit', (code, signal) => process.exit(code ?? (signal === 'SIGTERM' ? 0 : 1)));
+  child.on('exit', (code) => process.exit(asked ? 0 : (code ?? 1)));
   sayWhenUp(`http://${host}:${port}`, label, file);
 }
 

@@ -73,7 +73,7 @@ export const people: readonly DemoPerson[] = [
     heightCm: 176,
     massKg: 81,
     more: { classesSoFar: 30, heelDownAtTarget: true },
-    sittings: every12([11, 12, 13, 13, 15, 16, 17], 3),
+    sittings: every12([11, 12, 13, 13, 15, 16, 17], 6),
   },
   {
     name: 'Ines Albarrosa',

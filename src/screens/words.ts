@@ -57,3 +57,14 @@ export const standsWords = (trial: { counted: number; handsUsed: boolean }): str
   trial.handsUsed ? `${trial.counted} with hands` : String(trial.counted);
 
 export const signed = (by: number): string => (by > 0 ? `+${by}` : by < 0 ? `−${-by}` : '0');
+
+/** Last third against the first third of the stands. */
+export function slowingWords(slowing: number | null): string {
+  if (slowing === null) return 'under six stands, not told';
+  const percent = Math.round((slowing - 1) * 100);
+  return percent > 5
+    ? `last third ${percent} % slower`
+    : percent < -5
+      ? `last third ${-percent} % faster`
+      : 'even to the end';
+}

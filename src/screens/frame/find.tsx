@@ -3,6 +3,7 @@ import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headl
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
 import { Key } from '../touch/button';
+import { isCommand } from './singleLetters';
 
 export interface Findable {
   readonly id: string;
@@ -27,9 +28,7 @@ export function Find({ people }: { people: readonly Findable[] }) {
   const router = useRouter();
   useEffect(() => {
     const jump = (event: KeyboardEvent) => {
-      const typing =
-        event.target instanceof HTMLElement && ['INPUT', 'TEXTAREA', 'SELECT'].includes(event.target.tagName);
-      if (event.key !== '/' || typing) return;
+      if (event.key !== '/' || !isCommand(event)) return;
       event.preventDefault();
       field.current?.focus();
     };

@@ -1,9 +1,10 @@
 import type { ReactNode } from 'react';
+import type { CountTrial } from '../../core/measure/countTrial';
 import { momentsOf, percentileWords } from '../../core/score/rank';
 import { PersonHead, personHrefs } from '../people/personHead';
 import { trialMark, type PersonView, type SittingView } from '../shapes';
 import { ButtonLink } from '../touch/button';
-import { dayWords, rowWords, standsWords } from '../words';
+import { dayWords, rowWords, slowingWords, standsWords } from '../words';
 import { changeWords, ScoreRail } from './rail';
 
 /** One person's score: the rail across the page, then what it says, each with where it comes from. */
@@ -105,6 +106,7 @@ function ScoreOf({
           </Says>
         )}
         <ChangeSays sitting={sitting} first={earlier.length === 1} />
+        <Splits trial={attempt.trial} />
       </dl>
       {score.both && <BothTables sitting={sitting} />}
       {score.notes.length > 0 && (
@@ -152,6 +154,17 @@ function ChangeSays({ sitting, first }: { sitting: SittingView; first: boolean }
       {by && by.regressionTo !== null && (
         <> · By chance alone the first result would have drifted to about {by.regressionTo.toFixed(0)}.</>
       )}
+    </Says>
+  );
+}
+
+/** How the stands were spread over the thirty seconds; nothing of it is known of a paper result. */
+function Splits({ trial }: { trial: CountTrial }) {
+  if (trial.fromPaper) return null;
+  return (
+    <Says term="Each ten seconds" value={trial.perTenS.join(' · ')} source="times of the stands as they were marked">
+      {trial.firstFiveS === null ? 'Fewer than five stands' : `First five in ${trial.firstFiveS.toFixed(1)} s`};{' '}
+      {slowingWords(trial.slowing)}.
     </Says>
   );
 }

@@ -4,6 +4,7 @@ import type { CountRule, CountTrial } from '../../core/measure/countTrial';
 import type { AttemptEvent } from '../../core/shapes/attempt';
 import type { Protocol } from '../../core/shapes/protocol';
 import { Button } from '../touch/button';
+import { slowingWords } from '../words';
 import type { KeptAttempt } from './attemptStore';
 import { Lane } from './lane';
 import { serverAnswers } from './sending';
@@ -207,17 +208,6 @@ function Line({ term, value }: { term: string; value: string }) {
       <dd className="num font-semibold">{value}</dd>
     </>
   );
-}
-
-/** Last third against the first third of the stands. */
-function slowingWords(slowing: number | null): string {
-  if (slowing === null) return 'under six stands, not told';
-  const percent = Math.round((slowing - 1) * 100);
-  return percent > 5
-    ? `last third ${percent} % slower`
-    : percent < -5
-      ? `last third ${-percent} % faster`
-      : 'even to the end';
 }
 
 function NoResult({ trial, emergencyNumber }: { trial: CountTrial; emergencyNumber: string }) {

@@ -3,8 +3,10 @@ import { useCallback, useEffect, useRef, useState, type PointerEvent, type React
 import { evenPace } from '../../core/measure/pace';
 import { stopReasons, type EventBy, type StopReason } from '../../core/shapes/attempt';
 import type { NormRow } from '../../core/shapes/norms';
+import { lettersAreOn } from '../frame/singleLetters';
 import { Key } from '../touch/button';
 import { rowWords } from '../words';
+import { moveTo, useFrames } from './frames';
 import { LaneRule } from './laneRule';
 import type { RunningAttempt } from './useAttempt';
 
@@ -61,24 +63,38 @@ export function Lane({ attempt, name, title, durationS, row }: Props) {
   );
 
   useEffect(() => {
+    const acts: Readonly<Record<string, (event: KeyboardEvent) => void>> = {
+      Space: (event) => count('key', event.timeStamp),
+      PageDown: (event) => count('key', event.timeStamp),
+      Digit1: (event) => count('key', event.timeStamp),
+      Backspace: (event) => mark({ kind: 'undo' }, 'key', event.timeStamp),
+      Escape: (event) => setStopAsked((asked) => (asked === null ? event.timeStamp : null)),
+      F8: () => {
+        if (!asking) falseStart();
+      },
+    };
+    const letters: typeof acts = {
+      KeyQ: (event) => mark({ kind: 'undo' }, 'key', event.timeStamp),
+      KeyA: (event) => mark({ kind: 'hands' }, 'key', event.timeStamp),
+      KeyZ: (event) => setStopAsked((asked) => (asked === null ? event.timeStamp : null)),
+      ...(asking && {
+        KeyY: (event: KeyboardEvent) => answer(true, 'key', event.timeStamp),
+        KeyN: (event: KeyboardEvent) => answer(false, 'key', event.timeStamp),
+      }),
+    };
+    const reasons: typeof acts = Object.fromEntries(
+      stopReasons.map((reason, i) => [`Digit${i + 1}`, () => stop(reason, 'key')]),
+    );
     const press = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.metaKey || event.altKey) return;
-      const onButton = event.target instanceof HTMLButtonElement && (event.code === 'Space' || event.code === 'Enter');
+      const onButton = event.target instanceof HTMLButtonElement && ['Space', 'Enter'].includes(event.code);
       if (onButton && (asking || stopAsked !== null)) return;
-      const doKey = (act: () => void) => {
-        event.preventDefault();
-        if (!event.repeat) act();
-      };
-      const reason = /^Digit([1-6])$/.exec(event.code)?.[1];
-      if (stopAsked !== null && reason) doKey(() => stop(stopReasons[Number(reason) - 1] ?? 'other', 'key'));
-      else if (['Space', 'PageDown', 'Digit1'].includes(event.code)) doKey(() => count('key', event.timeStamp));
-      else if (['Backspace', 'KeyQ'].includes(event.code)) doKey(() => mark({ kind: 'undo' }, 'key', event.timeStamp));
-      else if (event.code === 'KeyA') doKey(() => mark({ kind: 'hands' }, 'key', event.timeStamp));
-      else if (['Escape', 'KeyZ'].includes(event.code))
-        doKey(() => setStopAsked((asked) => (asked === null ? event.timeStamp : null)));
-      else if (event.code === 'F8' && !asking) doKey(falseStart);
-      else if (asking && event.code === 'KeyY') doKey(() => answer(true, 'key', event.timeStamp));
-      else if (asking && event.code === 'KeyN') doKey(() => answer(false, 'key', event.timeStamp));
+      const act =
+        (stopAsked !== null && reasons[event.code]) || acts[event.code] || (lettersAreOn() && letters[event.code]);
+      if (!act) return;
+      // A held key repeats; one press is one stand.
+      event.preventDefault();
+      if (!event.repeat) act(event);
     };
     window.addEventListener('keydown', press);
     return () => {
@@ -86,6 +102,10 @@ export function Lane({ attempt, name, title, durationS, row }: Props) {
     };
   }, [answer, asking, count, falseStart, mark, stop, stopAsked]);
 
+  const pace = useCallback(
+    (now: number) => (row && goMs !== null ? evenPace((row.p25 + row.p75) / 2, durationS, now - goMs) : null),
+    [durationS, goMs, row],
+  );
   const tap = (event: PointerEvent) => {
     if (!event.isPrimary || event.button !== 0 || isControl(event.target)) return;
     lastPressMs.current = event.timeStamp;
@@ -104,7 +124,7 @@ export function Lane({ attempt, name, title, durationS, row }: Props) {
       <div
         ref={flash}
         aria-hidden
-        className="pointer-events-none absolute inset-0 z-20 border-[16px] border-squat opacity-0"
+        className="pointer-events-none absolute inset-0 z-20 border-[16px] border-squat opacity-0 will-change-[opacity]"
       />
       <header className="relative z-10 flex items-baseline gap-5 border-b-4 border-ink bg-board px-7 py-3">
         <h1 className="text-3xl font-extrabold">{name}</h1>
@@ -117,11 +137,7 @@ export function Lane({ attempt, name, title, durationS, row }: Props) {
       <div className="relative flex-1">
         <Level goMs={goMs} durationS={durationS} />
         <div className="absolute inset-y-4 left-4 w-32">
-          <LaneRule
-            counted={trial.counted}
-            row={row}
-            pace={(now) => (row && goMs !== null ? evenPace((row.p25 + row.p75) / 2, durationS, now - goMs) : null)}
-          />
+          <LaneRule counted={trial.counted} row={row} pace={pace} />
         </div>
         <div className="absolute inset-0 flex items-center justify-center">
           <div className="relative flex min-w-[420px] flex-col items-center rounded-lg border-4 border-ink bg-board px-10 py-2">
@@ -253,19 +269,6 @@ function StopReasons({ stop, back }: { stop: (reason: StopReason, by: EventBy) =
   );
 }
 
-/** Calls back in every frame; what it draws is a function of the moment, never a count-down. */
-function useFrames(draw: (nowMs: number) => void): void {
-  useEffect(() => {
-    let frame = requestAnimationFrame(function next() {
-      draw(performance.now());
-      frame = requestAnimationFrame(next);
-    });
-    return () => {
-      cancelAnimationFrame(frame);
-    };
-  }, [draw]);
-}
-
 function TimeLeft({ goMs, durationS }: { goMs: number | null; durationS: number }) {
   const text = useRef<HTMLSpanElement>(null);
   useFrames(
@@ -290,17 +293,15 @@ function Level({ goMs, durationS }: { goMs: number | null; durationS: number }) 
     useCallback(
       (now: number) => {
         if (!level.current || goMs === null) return;
-        const left = 1 - Math.min(1, Math.max(0, (now - goMs) / (durationS * 1000)));
-        level.current.style.transform = `scaleY(${left})`;
+        const gone = Math.min(1, Math.max(0, (now - goMs) / (durationS * 1000)));
+        moveTo(level.current, 0, gone * level.current.clientHeight);
       },
       [durationS, goMs],
     ),
   );
   return (
-    <div
-      ref={level}
-      aria-hidden
-      className="absolute inset-0 origin-bottom border-t-2 border-ink bg-wood-pale will-change-transform"
-    />
+    <div className="absolute inset-0 overflow-hidden" aria-hidden>
+      <div ref={level} className="absolute inset-0 border-t-2 border-ink bg-wood-pale will-change-transform" />
+    </div>
   );
 }

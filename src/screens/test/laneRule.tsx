@@ -1,6 +1,7 @@
 'use client';
-import { useEffect, useRef } from 'react';
+import { memo, useCallback, useRef } from 'react';
 import type { NormRow } from '../../core/shapes/norms';
+import { moveTo, useFrames } from './frames';
 
 interface Props {
   readonly counted: number;
@@ -9,64 +10,82 @@ interface Props {
   readonly pace: (nowMs: number) => number | null;
 }
 
-const top = 20;
+const height = 560;
+const edge = 18;
 
 /** For the instructor's face: a rule that the count climbs, the middle half as wood, a hollow mark at the median's pace. */
 export function LaneRule({ counted, row, pace }: Props) {
-  const ghost = useRef<SVGGElement>(null);
-  const most = Math.max(top, Math.ceil((counted + 1) / 5) * 5, row ? Math.ceil((row.p75 + 1) / 5) * 5 : 0);
-  const y = (stands: number) => 590 - (stands / most) * 570;
-  useEffect(() => {
-    let frame = requestAnimationFrame(function next() {
-      const at = pace(performance.now());
-      if (ghost.current) {
-        ghost.current.style.display = at === null ? 'none' : '';
-        if (at !== null) ghost.current.setAttribute('transform', `translate(44 ${590 - (at / most) * 570})`);
-      }
-      frame = requestAnimationFrame(next);
-    });
-    return () => {
-      cancelAnimationFrame(frame);
-    };
-  }, [most, pace]);
+  const ghost = useRef<HTMLDivElement>(null);
+  const most = Math.max(20, Math.ceil((counted + 1) / 5) * 5, row ? Math.ceil((row.p75 + 1) / 5) * 5 : 0);
+  const y = (stands: number) => edge + (1 - stands / most) * (height - 2 * edge);
+  useFrames(
+    useCallback(
+      (now: number) => {
+        const at = pace(now);
+        if (!ghost.current || at === null) return;
+        moveTo(ghost.current, 0, edge + (1 - at / most) * (height - 2 * edge));
+        ghost.current.style.visibility = 'visible';
+      },
+      [most, pace],
+    ),
+  );
   return (
-    <svg viewBox="0 0 128 610" height="100%" className="block" aria-hidden fill="var(--color-ink)">
-      <rect
-        x="0"
-        y="0"
-        width="128"
-        height="610"
-        rx="6"
-        fill="var(--color-board)"
-        stroke="var(--color-ink)"
-        strokeWidth="2"
-      />
-      {row && (
+    <div className="relative w-32 rounded-md border-2 border-ink bg-board" style={{ height }} aria-hidden>
+      <Scale most={most} p25={row?.p25 ?? null} p75={row?.p75 ?? null} />
+      <div ref={ghost} className="invisible absolute top-0 left-0 will-change-transform">
+        <svg
+          width="128"
+          height="24"
+          className="-mt-3 block"
+          stroke="var(--color-ink-soft)"
+          strokeWidth="2.5"
+          fill="var(--color-board)"
+        >
+          <line x1="46" x2="98" y1="12" y2="12" strokeDasharray="4 4" />
+          <path d="M98 12l18 -10v20z" />
+        </svg>
+      </div>
+      <div className="absolute left-0" style={{ top: y(counted) }}>
+        <svg width="128" height="32" className="-mt-4 block" fill="var(--color-ink)">
+          <path d="M58 16l34 -15v30z" />
+        </svg>
+      </div>
+    </div>
+  );
+}
+
+/** The part that stays; drawn again only when the rule grows. */
+const Scale = memo(function Scale({ most, p25, p75 }: { most: number; p25: number | null; p75: number | null }) {
+  const y = (stands: number) => edge + (1 - stands / most) * (height - 2 * edge);
+  return (
+    <svg width="128" height={height} className="absolute inset-0 block" fill="var(--color-ink)">
+      {p25 !== null && p75 !== null && (
         <rect
           x="42"
-          y={y(row.p75)}
+          y={y(p75)}
           width="14"
-          height={y(row.p25) - y(row.p75)}
+          height={y(p25) - y(p75)}
           fill="var(--color-wood)"
           stroke="var(--color-wood-dark)"
         />
       )}
       <line x1="42" x2="42" y1={y(most)} y2={y(0)} stroke="var(--color-ink)" strokeWidth="3" />
       {Array.from({ length: most + 1 }, (_, n) => (
-        <g key={n}>
-          <line x1={n % 5 === 0 ? 30 : 36} x2="42" y1={y(n)} y2={y(n)} stroke="var(--color-ink)" strokeWidth="2" />
-          {n % 5 === 0 && (
-            <text x="26" y={y(n) + 5} fontSize="15" textAnchor="end" className="num">
-              {n}
-            </text>
-          )}
-        </g>
+        <line
+          key={n}
+          x1={n % 5 === 0 ? 30 : 36}
+          x2="42"
+          y1={y(n)}
+          y2={y(n)}
+          stroke="var(--color-ink)"
+          strokeWidth="2"
+        />
       ))}
-      <g ref={ghost} stroke="var(--color-ink-soft)" strokeWidth="2.5" fill="var(--color-board)">
-        <line x1="0" x2="52" y1="0" y2="0" strokeDasharray="4 4" />
-        <path d="M52 0l18 -10v20z" />
-      </g>
-      <path d="M0 0l34 -15v30z" transform={`translate(58 ${y(counted)})`} />
+      {Array.from({ length: Math.floor(most / 5) + 1 }, (_, fives) => (
+        <text key={fives} x="26" y={y(fives * 5) + 5} fontSize="15" textAnchor="end" className="num">
+          {fives * 5}
+        </text>
+      ))}
     </svg>
   );
-}
+});

@@ -1,0 +1,8 @@
+#!/usr/bin/env node
+// Side-by-side measurements; each prints a ratio of two things measured in the same run.
+import { tapBench } from '../bench/tap.mjs';
+import { withDemo } from './session.mjs';
+
+await withDemo(async ({ browser, url, idOf }) => {
+  await tapBench({ browser, url, personId: await idOf('Tomasz Rekkedal') });
+});
