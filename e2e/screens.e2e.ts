@@ -128,6 +128,8 @@ test('the lane: axe finds nothing, targets are 96 px and up, and the strip is al
     buttons.map((b) => b.getBoundingClientRect().height),
   );
   expect(Math.min(...heights)).toBeGreaterThanOrEqual(96);
+  await page.keyboard.press('Tab');
+  expect(await page.evaluate(() => document.activeElement?.closest('header[data-frame]') ?? null)).toBeNull();
   await page.keyboard.press('Escape');
   await page.keyboard.press('1');
   await page.waitForSelector('[data-testid=outcome]');
@@ -154,6 +156,26 @@ test('every target outside running words is at least 44 px high or wide enough',
     );
     expect(small).toEqual([]);
   }
+});
+
+test('? shows the keys; single letters can be switched off', async () => {
+  const { page } = watched;
+  await page.goto(`${server.url}/people`, { waitUntil: 'networkidle0' });
+  await page.keyboard.press('?');
+  await page.waitForSelector('[role=dialog]');
+  expect((await findings(page)).violations).toEqual([]);
+  await page.click('[role=dialog] input');
+  await page.keyboard.press('Escape');
+  await page.waitForFunction(() => document.querySelector('[role=dialog]') === null);
+  await page.keyboard.press('n');
+  await page.keyboard.press('?');
+  await page.waitForSelector('[role=dialog]');
+  expect(new URL(page.url()).pathname).toBe('/people');
+  await page.click('[role=dialog] input');
+  await page.keyboard.press('Escape');
+  await page.waitForFunction(() => document.querySelector('[role=dialog]') === null);
+  await page.keyboard.press('n');
+  await page.waitForFunction(() => location.pathname === '/people/new');
 });
 
 test('/ finds a person from anywhere', async () => {

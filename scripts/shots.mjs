@@ -7,10 +7,12 @@ import { withDemo } from './session.mjs';
 
 const target = process.env.SHOTS_DIR ?? join(root, 'docs/screenshots');
 const only = process.argv.slice(2);
+// Steps on the way, or much like another view; taken only when named.
+const aside = new Set(['practice', 'stopping', 'keys', 'paper', 'hall-retests', 'not-today']);
 mkdirSync(target, { recursive: true });
 
 await withDemo(async ({ browser, url, idOf }) => {
-  const page = await browser.newPage();
+  let page;
   const visit = async (path) => page.goto(url + path, { waitUntil: 'networkidle0' });
   const odile = await idOf('Odile Brandvoll');
   const bertil = await idOf('Bertil Kvarnholm');
@@ -32,24 +34,64 @@ await withDemo(async ({ browser, url, idOf }) => {
     paper: () => visit(`/people/${odile}/paper`),
     'choose-person': () => visit('/test'),
     'set-up': () => visit(`/test?person=${odile}`),
-    lane: async () => {
+    practice: async () => {
       await visit(`/test?person=${odile}`);
       await page.keyboard.press('Space');
       await page.waitForSelector('[data-testid=practice]');
+      await page.keyboard.press('Space');
+      await page.keyboard.press('Space');
+    },
+    lane: async () => {
+      await shots.practice();
       await page.keyboard.press('Enter');
       await page.waitForSelector('[data-testid=lane]');
-      await page.waitForFunction(() => /^\d/.test(document.querySelector('[data-testid=time-left]').textContent));
-      for (let n = 0; n < 5; n++) {
-        await new Promise((later) => setTimeout(later, 2100 + 90 * n));
-        await page.keyboard.press('Space');
-      }
-      await page.waitForFunction(() => document.querySelector('[data-testid=count]').textContent === '5');
-      await new Promise((later) => setTimeout(later, 400));
+      for (let n = 1; n <= 5; n++) await standAt(2.3 * n + 0.1 * n * n);
+      await leftIs(14.5);
+    },
+    stopping: async () => {
+      await shots.lane();
+      await page.keyboard.press('Escape');
+      await page.waitForSelector('[aria-label="Why is it stopped?"]');
+    },
+    'half-way': async () => {
+      await shots.lane();
+      for (let n = 6; n <= 8; n++) await standAt(3 * n);
+      await page.waitForSelector('[aria-label="At the tone"]');
+      await new Promise((later) => setTimeout(later, 800));
+    },
+    outcome: async () => {
+      await shots['half-way']();
+      await page.keyboard.press('y');
+      await page.waitForSelector('[data-testid=result]');
+      await new Promise((later) => setTimeout(later, 500));
+    },
+    keys: async () => {
+      await visit(`/people/${odile}/levels`);
+      await page.keyboard.press('?');
+      await page.waitForSelector('[role=dialog]');
     },
   };
+  const leftIs = (seconds) =>
+    page.waitForFunction(
+      (s) => parseFloat(document.querySelector('[data-testid=time-left]').textContent) <= s,
+      { polling: 20 },
+      seconds,
+    );
+  const standAt = async (seconds) => {
+    await page.waitForFunction(() => / left$/.test(document.querySelector('[data-testid=time-left]').textContent), {
+      polling: 20,
+    });
+    await leftIs(30 - seconds);
+    await page.keyboard.press('Space');
+  };
   for (const [name, go] of Object.entries(shots)) {
-    if (only.length > 0 && !only.includes(name)) continue;
+    if (only.length > 0 ? !only.includes(name) : aside.has(name)) continue;
+    // A browser of its own each: a test left running in one picture would be taken up again in the next.
+    const context = await browser.createBrowserContext();
+    page = await context.newPage();
+    await page.setViewport({ width: 1280, height: 800 });
     await go();
     await page.screenshot({ path: join(target, `${name}.png`) });
+    await context.close();
   }
 });

@@ -78,7 +78,10 @@ function nextOf(facts: PathFacts, held: boolean, due: boolean): Path['next'] {
   if (facts.lastTestedOn === null) return { step: 'test', words: 'Run the 30-second chair stand' };
   if (facts.levelWaiting) return { step: 'levels', words: `Look at level ${facts.levelWaiting} and confirm it` };
   if (due) return { step: 'test', words: 'Test again: the retest is due' };
-  return { step: 'retest', words: `Nothing to do until ${facts.dueOn ?? 'the next test'}` };
+  return {
+    step: 'retest',
+    words: `Nothing to do; retest ${facts.dueOn ? dueNote(facts.dueOn, facts.today) : 'later'}`,
+  };
 }
 
 function heldWords({ readiness, readinessWhy }: PathFacts): string {
@@ -105,6 +108,13 @@ function watchNote(count: number): string {
 
 function dueNote(dueOn: IsoDate, today: IsoDate): string {
   const days = daysBetween(today, dueOn);
-  if (days <= 0) return days === 0 ? 'due today' : `due since ${dueOn}`;
-  return days < 14 ? `in ${days} days` : `in ${Math.round(days / 7)} weeks`;
+  if (days === 0) return 'due today';
+  const words = spanWords(Math.abs(days));
+  return days < 0 ? `due for ${words}` : `in ${words}`;
+}
+
+/** `1 day`, `13 days`, `7 weeks` */
+function spanWords(days: number): string {
+  if (days >= 14) return `${Math.round(days / 7)} weeks`;
+  return days === 1 ? '1 day' : `${days} days`;
 }

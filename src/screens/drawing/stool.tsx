@@ -29,16 +29,18 @@ export function Stool({ heightCm, support, size = 150 }: Props) {
             stroke="var(--color-ink-soft)"
             strokeWidth="1.5"
           />
-          <text
-            x="22"
-            y={floorY - cm * perCm + 4}
-            fontSize="12"
-            textAnchor="end"
-            className="num"
-            fill="var(--color-ink-soft)"
-          >
-            {cm}
-          </text>
+          {size >= 110 && (
+            <text
+              x="22"
+              y={floorY - cm * perCm + 4}
+              fontSize="12"
+              textAnchor="end"
+              className="num"
+              fill="var(--color-ink-soft)"
+            >
+              {cm}
+            </text>
+          )}
         </g>
       ))}
       <line x1="31" x2="31" y1={floorY - 60 * perCm} y2={floorY} stroke="var(--color-ink-soft)" strokeWidth="1.5" />

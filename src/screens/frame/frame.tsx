@@ -15,10 +15,14 @@ interface Props {
 export function Frame({ people, pretended, children }: Props) {
   return (
     <>
-      <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-30 focus:bg-board focus:p-3">
+      <a
+        href="#main"
+        data-frame
+        className="sr-only focus:not-sr-only focus:absolute focus:z-30 focus:bg-board focus:p-3"
+      >
         Skip to the page
       </a>
-      <header className="border-b-4 border-ink">
+      <header className="border-b-4 border-ink" data-frame>
         <div className="mx-auto flex min-h-[60px] max-w-[1400px] flex-wrap items-end gap-x-6 px-7 max-lg:pt-2 print:hidden">
           <a href="/" className="flex min-h-11 items-center gap-2.5 pb-1 text-lg font-extrabold">
             <Mark />

@@ -49,8 +49,10 @@ export function Hotkeys() {
         <DialogPanel className="max-h-full w-full max-w-2xl overflow-auto border-4 border-ink bg-board p-6">
           <DialogTitle className="text-2xl font-extrabold">Keys</DialogTitle>
           <div className="mt-4 grid gap-x-8 gap-y-5 sm:grid-cols-2">
-            <Keys title="On this page" keys={legend ?? []} />
-            <Keys title="Everywhere" keys={everywhere} />
+            <div className="space-y-5">
+              <Keys title="On this page" keys={legend ?? []} />
+              <Keys title="Everywhere" keys={everywhere} />
+            </div>
             <Keys title="In a running test" keys={lane} />
           </div>
           <label className="mt-5 flex min-h-11 items-center gap-3">

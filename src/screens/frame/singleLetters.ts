@@ -29,6 +29,11 @@ const isTyping = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&
   (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName));
 
-/** A letter pressed as a command: not typed into a field, not held down, not part of another shortcut. */
+/**
+ * A key pressed as a command of the frame: not typed into a field, not held down, not part of another shortcut, and
+ * not while a test has the screen, which has its own keys.
+ */
 export const isCommand = (event: KeyboardEvent): boolean =>
-  !event.ctrlKey && !event.metaKey && !event.altKey && !event.repeat && !isTyping(event.target);
+  !event.ctrlKey && !event.metaKey && !event.altKey && !event.repeat && !isTyping(event.target) && !testHasTheScreen();
+
+const testHasTheScreen = (): boolean => document.querySelector('[data-full-screen]') !== null;

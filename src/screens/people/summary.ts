@@ -1,6 +1,6 @@
 import type { Mark } from '../drawing/stateMark';
 import type { PersonView } from '../shapes';
-import { dayWords, standsWords, tableWords } from '../words';
+import { dayWords, readinessWords, standsWords, tableWords } from '../words';
 import type { RegisterRow } from './register';
 
 /** How somebody stands today, as one mark with its words. */
@@ -11,7 +11,7 @@ export function stateOf(view: PersonView, today: string): { readonly mark: Mark;
   if (!due || sittings.length === 0) return { mark: 'unknown', words: 'not tested yet' };
   if (due.on <= today) return { mark: 'watch', words: due.on === today ? 'due today' : 'due' };
   if (view.levelWaiting) return { mark: 'unknown', words: 'level to confirm' };
-  return { mark: 'ready', words: 'ready' };
+  return { mark: 'ready', words: readinessWords[intake.readiness] };
 }
 
 /** One line of the register. */

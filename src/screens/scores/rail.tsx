@@ -46,12 +46,17 @@ function earlierFlags(earlier: readonly StoredTrial[]): Flag[] {
 
 const reachOf = (error: MeasurementError | null): number | null => error && 1.96 * error.sem;
 
+/** One peg a line; lines that fall on the same value share one. */
 function pegsOf(score: Score): Peg[] {
-  const lines = score.cutoffs.map((c) => ({ value: c.limit, label: `${c.label} ${c.limit}`, kind: 'watch' as const }));
-  const standard = score.standard
-    ? [{ value: score.standard.limit, label: `many keep ${score.standard.limit}`, kind: 'standard' as const }]
-    : [];
-  return [...lines, ...standard];
+  const values = [...new Set(score.cutoffs.map((c) => c.limit))];
+  const lines = values.map((value) => {
+    const names = score.cutoffs.filter((c) => c.limit === value).map((c) => c.label);
+    return { value, label: `${names.join(' and ')} ${value}`, kind: 'watch' as const };
+  });
+  const { standard } = score;
+  return standard
+    ? [...lines, { value: standard.limit, label: `many keep ${standard.limit}`, kind: 'standard' }]
+    : lines;
 }
 
 /** A change said against the error of the test; never a size where none can be trusted. */

@@ -6,6 +6,7 @@ import type { Protocol } from '../../core/shapes/protocol';
 import { Button } from '../touch/button';
 import { slowingWords } from '../words';
 import type { KeptAttempt } from './attemptStore';
+import { FullScreen } from './fullScreen';
 import { Lane } from './lane';
 import { serverAnswers } from './sending';
 import type { StationPerson } from './station';
@@ -87,7 +88,7 @@ function Practice({
     };
   });
   return (
-    <div className="fixed inset-0 z-10 flex flex-col bg-board" data-testid="practice">
+    <FullScreen data-testid="practice">
       <header className="flex items-baseline gap-5 border-b-4 border-ink px-7 py-3">
         <h1 className="text-3xl font-extrabold">{name}</h1>
         <p className="text-lg">{protocol.title}</p>
@@ -114,7 +115,7 @@ function Practice({
         </Button>
         <p className="text-lg">Went off too early? {`F8`} goes back to the countdown.</p>
       </footer>
-    </div>
+    </FullScreen>
   );
 }
 

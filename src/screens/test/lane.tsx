@@ -7,6 +7,7 @@ import { lettersAreOn } from '../frame/singleLetters';
 import { Key } from '../touch/button';
 import { rowWords } from '../words';
 import { moveTo, useFrames } from './frames';
+import { FullScreen } from './fullScreen';
 import { LaneRule } from './laneRule';
 import type { RunningAttempt } from './useAttempt';
 
@@ -112,8 +113,8 @@ export function Lane({ attempt, name, title, durationS, row }: Props) {
     count('touch', event.timeStamp);
   };
   return (
-    <div
-      className="fixed inset-0 z-10 flex flex-col touch-none overflow-hidden bg-board select-none"
+    <FullScreen
+      className="touch-none overflow-hidden select-none"
       onPointerDown={tap}
       onClick={(event) => {
         // A switch or a screen reader clicks without a pointer.
@@ -176,7 +177,7 @@ export function Lane({ attempt, name, title, durationS, row }: Props) {
           </div>
         )}
       </footer>
-    </div>
+    </FullScreen>
   );
 }
 

@@ -123,7 +123,7 @@ export const squat = {
     },
     {
       rung: 8,
-      name: 'Free squat, weight held close',
+      name: 'Free squat with weight',
       does: 'As the free squat, a light weight at the chest.',
       stance: 'two-foot',
       floor: false,
@@ -138,7 +138,7 @@ export const squat = {
     },
     {
       rung: 9,
-      name: 'Quick rise or small hop',
+      name: 'Quick rise, small hop',
       does: 'Impact: only when cleared and switched on.',
       stance: 'two-foot',
       floor: false,
