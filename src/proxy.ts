@@ -1,7 +1,10 @@
 import { NextResponse, type NextRequest } from 'next/server';
+import { isOwnHost } from './use-cases/ownHost';
 
 /** A policy for each page with a fresh nonce: nothing from another origin is loaded, sent or framed. */
 export function proxy(request: NextRequest): NextResponse {
+  if (!isOwnHost(request.headers.get('host') ?? ''))
+    return new NextResponse('Ready Stool answers on this machine only.', { status: 403 });
   const nonce = Buffer.from(crypto.getRandomValues(new Uint8Array(16))).toString('base64');
   const policy = [
     "default-src 'self'",

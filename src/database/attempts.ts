@@ -1,27 +1,15 @@
 import type { CountTrial } from '../core/measure/countTrial';
+import type { AttemptView } from '../core/personView';
 import type { AttemptEvent, Conditions } from '../core/shapes/attempt';
-import type { IsoDate, Side } from '../core/shapes/facts';
+import type { Side } from '../core/shapes/facts';
 import type { PersonId } from '../core/shapes/person';
 import type { Register } from './connection';
 import type { Schema } from './schema';
 
 export type ClientKey = string;
 
-/** An attempt without its events: what was tried, how, and when. */
-export interface AttemptHead {
-  readonly clientKey: ClientKey;
-  readonly personId: PersonId;
-  readonly test: string;
-  readonly protocolVersion: number;
-  readonly sittingDate: IsoDate;
-  readonly side: Side | null;
-  readonly conditions: Conditions;
-}
-
-export interface StoredAttempt extends AttemptHead {
-  readonly trial: CountTrial;
-  readonly startedWallMs: number;
-}
+/** What is sent with the events of an attempt. */
+export type AttemptHead = Omit<AttemptView, 'trial'>;
 
 /** How a list of events becomes a result; handed in, so that the database knows no rule. */
 export type Derive = (events: readonly AttemptEvent[]) => { readonly trial: CountTrial; readonly version: number };
@@ -93,13 +81,13 @@ export async function storeAttempt(
 }
 
 /** One person's attempts, or everybody's: by day, then in the order they were begun. */
-export async function listAttempts(db: Register, personId?: PersonId): Promise<StoredAttempt[]> {
+export async function listAttempts(db: Register, personId?: PersonId): Promise<AttemptView[]> {
   const all = db.selectFrom('attempt').selectAll().orderBy('sitting_date').orderBy('started_wall_ms');
   const rows = await (personId === undefined ? all : all.where('person_id', '=', personId)).execute();
   return rows.map(toAttempt);
 }
 
-export async function findAttempt(db: Register, clientKey: ClientKey): Promise<StoredAttempt | undefined> {
+export async function findAttempt(db: Register, clientKey: ClientKey): Promise<AttemptView | undefined> {
   const row = await db.selectFrom('attempt').selectAll().where('client_key', '=', clientKey).executeTakeFirst();
   return row && toAttempt(row);
 }
@@ -119,7 +107,7 @@ function canonicalJson(value: object): string {
   return JSON.stringify(Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1))));
 }
 
-function toAttempt(row: Schema['attempt']): StoredAttempt {
+function toAttempt(row: Schema['attempt']): AttemptView {
   return {
     clientKey: row.client_key,
     personId: row.person_id,
@@ -128,7 +116,6 @@ function toAttempt(row: Schema['attempt']): StoredAttempt {
     sittingDate: row.sitting_date,
     side: row.side as Side | null,
     conditions: JSON.parse(row.conditions_json) as Conditions,
-    startedWallMs: row.started_wall_ms,
     trial: JSON.parse(row.result_json) as CountTrial,
   };
 }

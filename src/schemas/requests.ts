@@ -73,22 +73,20 @@ type Fault = readonly [field: string, message: string];
 
 function faultsOf(result: AnyObject, protocol: Protocol): Fault[] {
   const sent = result as Record<string, unknown>;
-  const { value, side, handsUsed, cleanBeforeHands, trials, capS, seconds, help, outcome = 'done' } = sent;
+  const { value, side, cleanBeforeHands, trials, capS, seconds, help, outcome = 'done' } = sent;
   const faults: Fault[] = [];
   const given = (v: unknown) => v !== undefined && v !== null;
   const range = `must be ${protocol.range.whole ? 'a whole number ' : ''}from ${protocol.range.min} to ${protocol.range.max} ${protocol.unit} for ${protocol.id}`;
   const fits = (v: unknown) =>
     typeof v !== 'number' ||
     (v >= protocol.range.min && v <= protocol.range.max && (!protocol.range.whole || Number.isInteger(v)));
-  if (outcome === 'done' && !given(value)) faults.push(['value', 'is needed for an outcome of done']);
+  if (outcome === 'done' && !given(value) && !protocol.asksHelp)
+    faults.push(['value', 'is needed for an outcome of done']);
   if (outcome !== 'done' && given(value))
     faults.push(['value', `goes with an outcome of done only, not ${String(outcome)}`]);
   if (!fits(value)) faults.push(['value', range]);
   if (Array.isArray(trials) && !trials.every(fits)) faults.push(['trials', range]);
   if (given(side) && protocol.sides === 'none') faults.push(['side', `${protocol.id} has no sides: leave it out`]);
-  if (handsUsed === true && !protocol.handsMakeZero)
-    faults.push(['handsUsed', `is a field of the 30-second chair stand, not of ${protocol.id}`]);
-  if (given(cleanBeforeHands) && handsUsed !== true) faults.push(['cleanBeforeHands', 'goes with handsUsed true']);
   if (typeof cleanBeforeHands === 'number' && typeof value === 'number' && cleanBeforeHands > value)
     faults.push(['cleanBeforeHands', 'must not be more than value']);
   const cap = protocol.capture.kind === 'hold' ? protocol.capture.capS : null;
@@ -98,8 +96,7 @@ function faultsOf(result: AnyObject, protocol: Protocol): Fault[] {
     faults.push(['value', `must be at most capS, ${capS} s`]);
   if (given(seconds) && protocol.capture.kind !== 'staged')
     faults.push(['seconds', `is a field of four-stage, not of ${protocol.id}`]);
-  if (given(help) && protocol.id !== 'floor-transfer')
-    faults.push(['help', `is a field of floor-transfer, not of ${protocol.id}`]);
+  if (given(help) && !protocol.asksHelp) faults.push(['help', `is a field of floor-transfer, not of ${protocol.id}`]);
   return faults;
 }
 

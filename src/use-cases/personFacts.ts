@@ -1,11 +1,10 @@
 import { ageOn } from '../core/math/age';
 import type { Body, Facts, IsoDate, TestResult } from '../core/shapes/facts';
 import type { Intake, Person, Place } from '../core/shapes/person';
-import type { StoredAttempt } from '../database/attempts';
-import type { ConfirmedLevel } from '../database/levels';
+import type { AttemptView, PersonView } from '../core/personView';
 
 /** A finished attempt as a result for scoring and levels; `null` while it has none. */
-export function toResult(attempt: StoredAttempt): TestResult | null {
+export function toResult(attempt: AttemptView): TestResult | null {
   const { trial } = attempt;
   if (trial.state !== 'finished') return null;
   return {
@@ -34,8 +33,8 @@ export function factsOf(
   person: Person,
   intake: Intake,
   place: Place,
-  attempts: readonly StoredAttempt[],
-  levels: readonly ConfirmedLevel[],
+  attempts: readonly AttemptView[],
+  levels: PersonView['confirmed'],
   day: IsoDate,
 ): Facts {
   const newest = new Map(levels.map(({ level }) => [level.pattern, level]));

@@ -4,53 +4,28 @@ import { risePowerRule } from '../catalogue/rules/risePower';
 import { ageOn } from '../core/math/age';
 import type { Level, LevelsAnswer } from '../core/level/answer';
 import { assignLevels } from '../core/level/assign';
-import { pathOf, type Path } from '../core/path';
-import { changeBetween, type Change, type Sat } from '../core/retest/change';
-import { retestDue, type RetestDue } from '../core/retest/due';
+import { pathOf } from '../core/path';
+import type { AttemptView, PersonView, SittingView } from '../core/personView';
+import { changeBetween, type Sat } from '../core/retest/change';
+import { retestDue } from '../core/retest/due';
 import { rowFor } from '../core/score/rank';
 import { risePower, type RisePower } from '../core/score/risePower';
-import { scoreResult, type Score } from '../core/score/scoreResult';
+import { scoreResult } from '../core/score/scoreResult';
 import type { IsoDate } from '../core/shapes/facts';
 import type { NormRow } from '../core/shapes/norms';
 import type { Intake, Person, PersonId, Place } from '../core/shapes/person';
 import type { Protocol } from '../core/shapes/protocol';
-import { listAttempts, type StoredAttempt } from '../database/attempts';
+import { listAttempts } from '../database/attempts';
 import type { Register } from '../database/connection';
 import { addConfirmedLevel, listConfirmedLevels, type ConfirmedLevel } from '../database/levels';
 import { findPerson, intakeOn, listPeople, newestIntakes } from '../database/people';
 import { bodyOn, factsOf, toResult } from './personFacts';
 import { readPlace } from './places';
 
-/** The first valid result of a day, scored at the age of that day. */
-export interface Sitting {
-  readonly attempt: StoredAttempt;
-  readonly ageYears: number;
-  readonly score: Score;
-  readonly power: RisePower | null;
-  /** Against the sitting before. */
-  readonly change: Change;
-}
-
-/** All that the screens of one person show. */
-export interface PersonPage {
-  readonly person: Person;
-  readonly intake: Intake;
-  readonly ageYears: number;
-  readonly path: Path;
-  /** Newest first. */
-  readonly sittings: readonly Sitting[];
-  /** Trials without a result: stopped, broken off, or a repeat of the same day. */
-  readonly otherAttempts: readonly StoredAttempt[];
-  readonly levels: LevelsAnswer;
-  readonly confirmed: readonly ConfirmedLevel[];
-  readonly levelWaiting: Level | null;
-  readonly due: RetestDue | null;
-}
-
 /** The one test of the loop so far. */
 const loopTest = 'chair-stand-30s';
 
-export async function readPerson(db: Register, id: PersonId, today: IsoDate): Promise<PersonPage | undefined> {
+export async function readPerson(db: Register, id: PersonId, today: IsoDate): Promise<PersonView | undefined> {
   const person = await findPerson(db, id);
   const intake = person && (await intakeOn(db, id, today));
   if (!person || !intake) return undefined;
@@ -65,7 +40,7 @@ export async function readPerson(db: Register, id: PersonId, today: IsoDate): Pr
 }
 
 /** Everybody, by name, in a handful of queries. */
-export async function readEverybody(db: Register, today: IsoDate): Promise<PersonPage[]> {
+export async function readEverybody(db: Register, today: IsoDate): Promise<PersonView[]> {
   const [people, intakes, place] = [await listPeople(db), await newestIntakes(db), await readPlace(db)];
   const attempts = groupBy(await listAttempts(db), (a) => a.personId);
   const levels = groupBy(await listConfirmedLevels(db), (l) => l.personId);
@@ -109,10 +84,10 @@ function describe(
   person: Person,
   intake: Intake,
   place: Place,
-  attempts: readonly StoredAttempt[],
+  attempts: readonly AttemptView[],
   confirmed: readonly ConfirmedLevel[],
   today: IsoDate,
-): PersonPage {
+): PersonView {
   const sittings = sittingsOf(person, intake, attempts);
   const counted = new Set(sittings.map((s) => s.attempt.clientKey));
   const levels = assignLevels(levelRules, factsOf(person, intake, place, attempts, confirmed, today));
@@ -155,7 +130,7 @@ function describe(
 function waiting(
   levels: LevelsAnswer,
   confirmed: readonly ConfirmedLevel[],
-  latest: Sitting | undefined,
+  latest: SittingView | undefined,
 ): Level | null {
   const level = levels.levels[0];
   if (!level || !latest) return null;
@@ -164,8 +139,8 @@ function waiting(
   return since && last.level.code === level.code ? null : level;
 }
 
-function sittingsOf(person: Person, intake: Intake, attempts: readonly StoredAttempt[]): Sitting[] {
-  const firstOfDay = new Map<IsoDate, StoredAttempt>();
+function sittingsOf(person: Person, intake: Intake, attempts: readonly AttemptView[]): SittingView[] {
+  const firstOfDay = new Map<IsoDate, AttemptView>();
   for (const attempt of attempts)
     if (attempt.test === loopTest && attempt.trial.state === 'finished' && !firstOfDay.has(attempt.sittingDate))
       firstOfDay.set(attempt.sittingDate, attempt);
@@ -173,7 +148,7 @@ function sittingsOf(person: Person, intake: Intake, attempts: readonly StoredAtt
   return inOrder.map((attempt, i) => toSitting(person, intake, attempt, inOrder[i - 1])).reverse();
 }
 
-function toSitting(person: Person, intake: Intake, attempt: StoredAttempt, before: StoredAttempt | undefined): Sitting {
+function toSitting(person: Person, intake: Intake, attempt: AttemptView, before: AttemptView | undefined): SittingView {
   const protocol = protocolById(attempt.test);
   if (!protocol)
     throw new RangeError(`readPeople: the register holds the test ${attempt.test}, which the catalogue does not`);
@@ -187,7 +162,7 @@ function toSitting(person: Person, intake: Intake, attempt: StoredAttempt, befor
   };
 }
 
-function satOf(person: Person, attempt: StoredAttempt): Sat {
+function satOf(person: Person, attempt: AttemptView): Sat {
   const result = toResult(attempt);
   if (!result) throw new RangeError(`readPeople: attempt ${attempt.clientKey} is no sitting, it has no result`);
   const { aid, shoes } = attempt.conditions;

@@ -1,4 +1,5 @@
 import type { FieldError } from '../../schemas/parse';
+import { isOwnHost } from '../../use-cases/ownHost';
 
 const titles: Readonly<Record<number, string>> = {
   400: 'Not JSON',
@@ -63,13 +64,10 @@ export async function readJson(request: Request): Promise<{ json: unknown } | { 
   }
 }
 
-const ownNames = new Set(['127.0.0.1', 'localhost', '[::1]']);
-
 /** Until there is sign-in only this machine may ask, and no page of another site. */
 export function refuseForeign(request: Request): Response | null {
   const host = request.headers.get('host') ?? '';
-  if (!ownNames.has(host.replace(/:\d+$/, '')))
-    return problem(403, `Requests for the host ${host || '(none)'} are refused.`);
+  if (!isOwnHost(host)) return problem(403, `Requests for the host ${host || '(none)'} are refused.`);
   const origin = request.headers.get('origin');
   if (origin !== null && origin !== `http://${host}`) return problem(403, `Requests from ${origin} are refused.`);
   return null;

@@ -63,8 +63,11 @@ interface Found {
 function firstOfKind(fact: MeasuredFact, ofDay: readonly TestResult[]): Found | undefined {
   const unaided = ofDay.find((r) => !r.handsUsed || typeof r.cleanBeforeHands === 'number');
   switch (fact.reads) {
-    case 'value':
-      return ofDay[0] && found(ofDay[0], ofDay[0].value);
+    case 'value': {
+      // A rise with the hands shows nothing of one without.
+      const own = ofDay.find((r) => !r.handsUsed);
+      return own && found(own, own.value);
+    }
     case 'clean':
       // A day with nothing but hands says how many were clean: as many as noted before them, else none.
       return unaided

@@ -40,6 +40,8 @@ export interface Protocol {
   readonly reliability?: Reliability;
   /** True where a count made with the hands is 0 by rule and kept apart as "with hands". */
   readonly handsMakeZero?: boolean;
+  /** True where a result may be that it was done and with which help, with or without seconds. */
+  readonly asksHelp?: boolean;
   /** How many rises a result of this test tells about, for the power of rising. */
   readonly rises?:
     { readonly kind: 'rises-in'; readonly seconds: number } | { readonly kind: 'seconds-for'; readonly rises: number };

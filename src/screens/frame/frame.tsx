@@ -29,8 +29,8 @@ export function Frame({ people, pretended, children }: Props) {
             Ready Stool
           </a>
           <Places />
-          <div className="order-2 ml-auto flex items-center gap-4 pb-2 lg:order-3">
-            {pretended && <span className="num text-sm">as on {pretended}</span>}
+          <div className="order-2 ml-auto flex flex-wrap items-center gap-x-4 pb-2 lg:order-3">
+            {pretended && <span className="num text-sm whitespace-nowrap">as on {pretended}</span>}
             <Find people={people} />
           </div>
         </div>

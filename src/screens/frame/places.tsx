@@ -26,11 +26,11 @@ export function Places() {
     <nav aria-label="Places" className="order-3 flex flex-wrap items-end gap-x-2 max-lg:w-full lg:order-2">
       {places.map(([name, href]) => {
         const here = href === active;
-        const classes = `relative flex min-h-11 items-center px-2.5 pb-1 ${here ? 'font-extrabold text-ink' : 'font-semibold text-ink-soft'}`;
+        const classes = `relative flex min-h-11 items-center px-2.5 pb-1 ${here ? 'font-extrabold text-ink max-sm:underline max-sm:decoration-4 max-sm:underline-offset-4' : 'font-semibold text-ink-soft'}`;
         const arc = here && (
           <span
             aria-hidden
-            className="absolute -bottom-1 left-1/2 h-3 w-11 -translate-x-1/2 rounded-t-full border-4 border-b-0 border-ink bg-floor"
+            className="absolute -bottom-1 left-1/2 h-3 max-sm:hidden w-11 -translate-x-1/2 rounded-t-full border-4 border-b-0 border-ink bg-floor"
           />
         );
         // The station page lives on without a server once it is open, so it is entered with a whole page.

@@ -1,7 +1,7 @@
 import Link from 'next/link';
 import { StateMark } from '../drawing/stateMark';
 import { Stool } from '../drawing/stool';
-import type { PersonView } from '../shapes';
+import type { PersonView } from '../../core/personView';
 import { dayWords } from '../words';
 
 /** Everybody's squat level; those that wait for a yes first. */

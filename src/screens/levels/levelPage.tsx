@@ -8,7 +8,7 @@ import { StateMark } from '../drawing/stateMark';
 import { Stool } from '../drawing/stool';
 import { WallBars } from '../drawing/wallBars';
 import { PersonHead, personHrefs } from '../people/personHead';
-import type { PersonView } from '../shapes';
+import type { PersonView } from '../../core/personView';
 import { ButtonLink } from '../touch/button';
 import { dayWords } from '../words';
 import { ConfirmLevelButton } from './confirmLevel';

@@ -61,7 +61,14 @@ export function CupboardScreen({ place, save }: Props) {
         ],
       );
   };
-  const input = (id: string, label: string, value: string, set: (v: string) => void, path: string, wide = 'w-80') => (
+  const input = (
+    id: string,
+    label: string,
+    value: string,
+    set: (v: string) => void,
+    path: string,
+    wide = 'w-80 max-w-full',
+  ) => (
     <div className="min-h-[100px]">
       <label htmlFor={id} className="font-semibold">
         {label}
@@ -123,7 +130,7 @@ export function CupboardScreen({ place, save }: Props) {
           </ul>
         </div>
       </div>
-      <div className="mt-5 flex items-center gap-4 border-t-4 border-ink pt-4">
+      <div className="mt-5 flex flex-wrap items-center gap-4 border-t-4 border-ink pt-4">
         <Button type="submit" className="min-w-56">
           Save the cupboard
         </Button>

@@ -97,7 +97,7 @@ export function PaperFormScreen({ today, personId, seatHeightCm, save }: Props) 
         <input type="checkbox" className="size-6 accent-ink" {...register('handsUsed')} /> hands were used
       </label>
       {handsUsed && <div className="mt-2">{text('cleanBeforeHands', 'Clean stands before the hands', 'w-24')}</div>}
-      <div className="mt-5 flex items-center gap-4">
+      <div className="mt-5 flex flex-wrap items-center gap-4">
         <Button type="submit" className="min-w-56">
           Save the result
         </Button>

@@ -32,7 +32,7 @@ export function PersonHead({ person, intake, ageYears, path, here }: Props) {
   ];
   return (
     <div className="flex flex-wrap items-start gap-x-8 gap-y-3 border-b-2 border-rule pt-4 pb-2">
-      <div className="w-80">
+      <div className="w-80 max-w-full">
         <h1 className="text-2xl leading-tight font-extrabold">
           <a href={`/people/${person.id}`} className="flex min-h-11 items-center">
             {person.name}

@@ -17,6 +17,17 @@ export interface RegisterRow {
   readonly due: string;
 }
 
+const wide = 'max-lg:hidden';
+const columns = [
+  ['Name', ''],
+  ['Age and norm table', 'max-md:hidden'],
+  ['Today', ''],
+  ['Chair stands', ''],
+  ['Tested', wide],
+  ['Squat level', 'max-md:hidden'],
+  ['Retest', wide],
+] as const;
+
 /** Everybody in the register, filtered as one types. */
 export function Register({ rows }: { rows: readonly RegisterRow[] }) {
   const [typed, setTyped] = useState('');
@@ -25,7 +36,7 @@ export function Register({ rows }: { rows: readonly RegisterRow[] }) {
     <div className="pt-5">
       <div className="flex flex-wrap items-end justify-between gap-4">
         <h1 className="text-2xl font-extrabold">People</h1>
-        <div className="flex items-end gap-5">
+        <div className="flex flex-wrap items-end gap-x-5 gap-y-3">
           <label className="flex items-center gap-3 font-semibold">
             Name
             <input
@@ -53,13 +64,11 @@ export function Register({ rows }: { rows: readonly RegisterRow[] }) {
         <table className="mt-4 w-full text-left">
           <thead className="border-b-2 border-ink text-sm text-ink-soft">
             <tr>
-              {['Name', 'Age and norm table', 'Today', 'Chair stands', 'Tested', 'Squat level', 'Retest'].map(
-                (head) => (
-                  <th key={head} className="py-2 pr-3 font-semibold">
-                    {head}
-                  </th>
-                ),
-              )}
+              {columns.map(([head, hide]) => (
+                <th key={head} className={`py-2 pr-3 font-semibold ${hide}`}>
+                  {head}
+                </th>
+              ))}
             </tr>
           </thead>
           <tbody>
@@ -73,16 +82,16 @@ export function Register({ rows }: { rows: readonly RegisterRow[] }) {
                     {row.name}
                   </Link>
                 </td>
-                <td className="pr-3">{row.about}</td>
+                <td className="pr-3 max-md:hidden">{row.about}</td>
                 <td className="pr-3">
                   <span className="flex items-center gap-2">
                     <StateMark mark={row.mark} silent /> {row.state}
                   </span>
                 </td>
                 <td className="num pr-3">{row.stands}</td>
-                <td className="pr-3">{row.tested}</td>
-                <td className="num pr-3">{row.code}</td>
-                <td>{row.due}</td>
+                <td className={`pr-3 ${wide}`}>{row.tested}</td>
+                <td className="num pr-3 max-md:hidden">{row.code}</td>
+                <td className={wide}>{row.due}</td>
               </tr>
             ))}
           </tbody>

@@ -1,5 +1,5 @@
 import type { Mark } from '../drawing/stateMark';
-import type { PersonView } from '../shapes';
+import type { PersonView } from '../../core/personView';
 import { dayWords, readinessWords, standsWords, tableWords } from '../words';
 import type { RegisterRow } from './register';
 

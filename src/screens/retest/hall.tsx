@@ -1,6 +1,6 @@
 import Link from 'next/link';
 import { StateMark } from '../drawing/stateMark';
-import type { PersonView } from '../shapes';
+import type { PersonView } from '../../core/personView';
 import { dayWords, standsWords } from '../words';
 import { RetestWeeks } from './weeks';
 
@@ -35,7 +35,7 @@ export function HallRetests({ people, today }: { people: readonly PersonView[]; 
             </h2>
             <ul>
               {dated.map((p) => (
-                <li key={p.person.id} className="flex min-h-12 items-center gap-3 border-b border-rule">
+                <li key={p.person.id} className="flex min-h-12 flex-wrap items-center gap-x-3 border-b border-rule">
                   <StateMark mark={p.due.on <= today ? 'watch' : 'ready'} silent />
                   <Link
                     href={`/people/${p.person.id}/retest`}

@@ -1,6 +1,6 @@
 import { PersonHead, personHrefs } from '../people/personHead';
-import { changeWords, ScoreRail } from '../scores/rail';
-import { trialMark, type PersonView } from '../shapes';
+import { changeWords, ScoreRail, trialMark } from '../scores/rail';
+import type { PersonView } from '../../core/personView';
 import { ButtonLink } from '../touch/button';
 import { aidWords, dayWords, longDay, standsWords } from '../words';
 

@@ -1,7 +1,7 @@
 import Link from 'next/link';
 import { percentileWords } from '../../core/score/rank';
 import { StateMark } from '../drawing/stateMark';
-import type { PersonView } from '../shapes';
+import type { PersonView } from '../../core/personView';
 import { rowWords, shortDay, standsWords } from '../words';
 import { changeWords, ScoreRail } from './rail';
 

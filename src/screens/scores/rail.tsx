@@ -1,9 +1,22 @@
 import type { Change } from '../../core/retest/change';
 import type { MeasurementError } from '../../core/score/error';
 import type { Score } from '../../core/score/scoreResult';
-import type { StoredTrial } from '../shapes';
+import type { SittingView } from '../../core/personView';
 import { NormRail, type Flag, type Peg } from '../drawing/normRail';
 import { monthYear, shortDay, signed } from '../words';
+
+/** A counted result as a mark on a rail. */
+export interface StoredTrial {
+  readonly on: string;
+  readonly counted: number;
+  readonly handsUsed: boolean;
+}
+
+export const trialMark = ({ attempt }: SittingView): StoredTrial => ({
+  on: attempt.sittingDate,
+  counted: attempt.trial.counted,
+  handsUsed: attempt.trial.handsUsed,
+});
 
 interface Props {
   readonly score: Score;

@@ -2,10 +2,10 @@ import type { ReactNode } from 'react';
 import type { CountTrial } from '../../core/measure/countTrial';
 import { momentsOf, percentileWords } from '../../core/score/rank';
 import { PersonHead, personHrefs } from '../people/personHead';
-import { trialMark, type PersonView, type SittingView } from '../shapes';
+import type { PersonView, SittingView } from '../../core/personView';
 import { ButtonLink } from '../touch/button';
 import { dayWords, rowWords, slowingWords, standsWords } from '../words';
-import { changeWords, ScoreRail } from './rail';
+import { changeWords, ScoreRail, trialMark } from './rail';
 
 /** One person's score: the rail across the page, then what it says, each with where it comes from. */
 export function ScoreScreen({ view }: { view: PersonView }) {

@@ -1,5 +1,5 @@
 'use client';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { CountRule, CountTrial } from '../../core/measure/countTrial';
 import type { AttemptEvent } from '../../core/shapes/attempt';
 import type { Protocol } from '../../core/shapes/protocol';
@@ -69,7 +69,11 @@ function Practice({
   leave: () => void;
 }) {
   const [reps, setReps] = useState(0);
+  const begun = useRef(false);
   const begin = () => {
+    // A second press comes sooner than the lane does.
+    if (begun.current) return;
+    begun.current = true;
     attempt.mark({ kind: 'practice', reps }, 'key');
     attempt.begin();
   };
@@ -110,7 +114,7 @@ function Practice({
         </span>
       </button>
       <footer className="flex flex-wrap items-center gap-5 border-t-4 border-ink px-7 py-3">
-        <Button className="min-h-24 min-w-96 text-2xl" hotkey="Enter" onClick={begin}>
+        <Button className="min-h-24 text-2xl max-sm:w-full sm:min-w-96" hotkey="Enter" onClick={begin}>
           Start: 3, 2, 1, go
         </Button>
         <p className="text-lg">Went off too early? {`F8`} goes back to the countdown.</p>

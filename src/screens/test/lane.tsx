@@ -107,6 +107,16 @@ export function Lane({ attempt, name, title, durationS, row }: Props) {
     (now: number) => (row && goMs !== null ? evenPace((row.p25 + row.p75) / 2, durationS, now - goMs) : null),
     [durationS, goMs, row],
   );
+  const corrections = (
+    <>
+      <Control hotkey="Backspace" press={(t) => mark({ kind: 'undo' }, 'touch', t)}>
+        Undo
+      </Control>
+      <Control hotkey="A" press={(t) => mark({ kind: 'hands' }, 'touch', t)} pressed={trial.handsUsed}>
+        Hands
+      </Control>
+    </>
+  );
   const tap = (event: PointerEvent) => {
     if (!event.isPrimary || event.button !== 0 || isControl(event.target)) return;
     lastPressMs.current = event.timeStamp;
@@ -127,9 +137,9 @@ export function Lane({ attempt, name, title, durationS, row }: Props) {
         aria-hidden
         className="pointer-events-none absolute inset-0 z-20 border-[16px] border-squat opacity-0 will-change-[opacity]"
       />
-      <header className="relative z-10 flex items-baseline gap-5 border-b-4 border-ink bg-board px-7 py-3">
-        <h1 className="text-3xl font-extrabold">{name}</h1>
-        <p className="text-lg">
+      <header className="relative z-10 flex flex-wrap items-baseline gap-x-5 border-b-4 border-ink bg-board px-7 py-3 max-md:px-4">
+        <h1 className="text-3xl font-extrabold max-md:text-2xl">{name}</h1>
+        <p className="text-lg max-lg:order-last max-lg:w-full">
           {title}
           {row && <span> · {rowWords(row)}</span>}
         </p>
@@ -137,12 +147,16 @@ export function Lane({ attempt, name, title, durationS, row }: Props) {
       </header>
       <div className="relative flex-1">
         <Level goMs={goMs} durationS={durationS} />
-        <div className="absolute inset-y-4 left-4 w-32">
+        <div className="absolute inset-y-4 left-4 w-32 max-md:hidden">
           <LaneRule counted={trial.counted} row={row} pace={pace} />
         </div>
         <div className="absolute inset-0 flex items-center justify-center">
-          <div className="relative flex min-w-[420px] flex-col items-center rounded-lg border-4 border-ink bg-board px-10 py-2">
-            <output className="num text-[min(46vh,340px)] leading-[1.02] font-bold" aria-live="off" data-testid="count">
+          <div className="relative flex min-w-[min(420px,56vw)] flex-col items-center rounded-lg border-4 border-ink bg-board px-10 py-2">
+            <output
+              className="num text-[min(46vh,340px,44vw)] leading-[1.02] font-bold"
+              aria-live="off"
+              data-testid="count"
+            >
               {trial.counted}
             </output>
             <p className="pb-2 text-xl font-semibold" data-testid="lane-words">
@@ -155,22 +169,17 @@ export function Lane({ attempt, name, title, durationS, row }: Props) {
           </div>
         </div>
       </div>
-      <footer className="relative z-10 border-t-4 border-ink bg-board px-7 py-3" data-control>
+      <footer className="relative z-10 border-t-4 border-ink bg-board px-7 py-3 max-md:px-3" data-control>
         {stopAsked !== null ? (
           <StopReasons stop={stop} back={() => setStopAsked(null)} />
         ) : asking ? (
-          <HalfWay answer={answer} />
+          <HalfWay answer={answer}>{corrections}</HalfWay>
         ) : (
-          <div className="grid grid-cols-[2fr_1fr_1fr_1fr] gap-4">
-            <p className="self-center text-xl">
+          <div className="grid grid-cols-3 gap-3 lg:grid-cols-[2fr_1fr_1fr_1fr] lg:gap-4">
+            <p className="self-center text-xl max-lg:hidden">
               <Key>Space</Key> or a tap anywhere counts
             </p>
-            <Control hotkey="Backspace" press={(t) => mark({ kind: 'undo' }, 'touch', t)}>
-              Undo
-            </Control>
-            <Control hotkey="A" press={(t) => mark({ kind: 'hands' }, 'touch', t)} pressed={trial.handsUsed}>
-              Hands
-            </Control>
+            {corrections}
             <Control hotkey="Esc" press={(t) => setStopAsked(t)}>
               Stop
             </Control>
@@ -218,12 +227,21 @@ function Control({
         press(event.timeStamp);
       }}
     >
-      {children} <Key>{hotkey}</Key>
+      {children}
+      <span className="max-lg:hidden">
+        <Key>{hotkey}</Key>
+      </span>
     </button>
   );
 }
 
-function HalfWay({ answer }: { answer: (counts: boolean, by: EventBy, timeStamp: number) => void }) {
+interface HalfWayProps {
+  readonly answer: (counts: boolean, by: EventBy, timeStamp: number) => void;
+  /** What may still have to be put right, as hands and slips are noticed late. */
+  readonly children: ReactNode;
+}
+
+function HalfWay({ answer, children }: HalfWayProps) {
   const choice = (counts: boolean, words: string, hotkey: string) => (
     <button
       type="button"
@@ -236,17 +254,24 @@ function HalfWay({ answer }: { answer: (counts: boolean, by: EventBy, timeStamp:
     </button>
   );
   return (
-    <div role="group" aria-label="At the tone" className="grid grid-cols-[2fr_1fr_1fr] gap-4">
-      <p className="self-center text-xl font-bold">At the tone: more than half-way up in a stand not yet counted?</p>
+    <div
+      role="group"
+      aria-label="At the tone"
+      className="grid grid-cols-2 gap-3 lg:grid-cols-[2fr_1fr_1fr_1fr_1fr] lg:gap-4"
+    >
+      <p className="self-center text-xl font-bold max-lg:col-span-2">
+        At the tone: more than half-way up in a stand not yet counted?
+      </p>
       {choice(true, 'Yes, one more', 'Y')}
       {choice(false, 'No', 'N')}
+      {children}
     </div>
   );
 }
 
 function StopReasons({ stop, back }: { stop: (reason: StopReason, by: EventBy) => void; back: () => void }) {
   return (
-    <div role="group" aria-label="Why is it stopped?" className="grid grid-cols-4 gap-3 lg:grid-cols-7">
+    <div role="group" aria-label="Why is it stopped?" className="grid grid-cols-2 gap-3 sm:grid-cols-4 lg:grid-cols-7">
       {stopReasons.map((reason, i) => (
         <button
           key={reason}
@@ -284,7 +309,14 @@ function TimeLeft({ goMs, durationS }: { goMs: number | null; durationS: number 
       [durationS, goMs],
     ),
   );
-  return <span ref={text} role="timer" className="num ml-auto text-3xl font-bold" data-testid="time-left" />;
+  return (
+    <span
+      ref={text}
+      role="timer"
+      className="num ml-auto text-3xl font-bold whitespace-nowrap max-md:text-2xl"
+      data-testid="time-left"
+    />
+  );
 }
 
 /** What is left of the time, as a level that drains behind the plate. */

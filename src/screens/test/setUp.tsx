@@ -137,7 +137,7 @@ export function SetUpScreen({ person, protocol, emergencyNumber, start, back }: 
       {!held && (
         <div className="mt-6 flex flex-wrap items-center gap-5 border-t-4 border-ink pt-4">
           <Button
-            className="min-h-24 min-w-96 text-2xl"
+            className="min-h-24 text-2xl max-sm:w-full sm:min-w-96"
             hotkey="Space"
             disabled={!ready}
             onClick={() => {

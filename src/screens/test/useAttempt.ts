@@ -23,6 +23,8 @@ type Fresh = AttemptEvent extends infer E
 
 const countdownMs = 3000;
 const beatEveryMs = 250;
+/** The wall clock this far ahead of the page's own: the machine slept. */
+const sleptMs = 500;
 
 export interface RunningAttempt {
   /** Read from the events that the browser has kept, never from ones on their way. */
@@ -36,8 +38,8 @@ export interface RunningAttempt {
   readonly mark: (event: Fresh, by: EventBy, timeStamp?: number) => void;
 }
 
-/** Wall clock on the axis of the events, in ms since 1970. */
-const wallNow = (): number => performance.timeOrigin + performance.now();
+/** The clock on the wall: `performance.now()` may stand still while a tablet sleeps, this one does not. */
+const wallNow = (): number => Date.now();
 
 /** True for events few enough, and weighty enough, to wait for the disk. */
 const weighty = (kind: AttemptEvent['kind']): boolean => kind !== 'rep' && kind !== 'undo';
@@ -133,12 +135,23 @@ export function useAttempt(rule: CountRule, kept: KeptAttempt, earlier: readonly
 
   useEffect(() => {
     if (trial.state !== 'running' || goMs === null) return;
+    let hidden = document.visibilityState === 'hidden';
+    let monotonic = performance.now();
     const beat = () => {
       const now = wallNow();
-      if (now - beatRef.current > longestGapMs) noticeGap();
+      const sinceBeat = now - beatRef.current;
+      // A page that was only slow still had every press timed for it; one that slept or was put away had not.
+      const slept = sinceBeat - (performance.now() - monotonic) > sleptMs;
+      if (sinceBeat > longestGapMs && (slept || hidden)) noticeGap();
+      hidden = document.visibilityState === 'hidden';
+      monotonic = performance.now();
       beatRef.current = now;
       void changeKept(key, { beatWallMs: now });
     };
+    const hide = () => {
+      hidden = true;
+    };
+    document.addEventListener('visibilitychange', hide);
     const timer = setInterval(beat, beatEveryMs);
     const end = setTimeout(
       () => {
@@ -147,6 +160,7 @@ export function useAttempt(rule: CountRule, kept: KeptAttempt, earlier: readonly
       Math.max(0, goMs + rule.durationS * 1000 - performance.now()),
     );
     return () => {
+      document.removeEventListener('visibilitychange', hide);
       clearInterval(timer);
       clearTimeout(end);
     };

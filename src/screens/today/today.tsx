@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 import type { Place } from '../../core/shapes/person';
 import { StateMark } from '../drawing/stateMark';
 import { RetestWeeks } from '../retest/weeks';
-import type { PersonView } from '../shapes';
+import type { PersonView } from '../../core/personView';
 import { ButtonLink } from '../touch/button';
 import { dayWords, longDay, readinessWords, standsWords } from '../words';
 import { OpenTests } from './openTests';
@@ -33,7 +33,7 @@ export function TodayScreen({ today, place, people }: Props) {
             {people.length === 1 ? 'person' : 'people'} in the register
           </p>
         </div>
-        <div className="flex gap-3">
+        <div className="flex flex-wrap gap-3">
           <ButtonLink look={people.length === 0 ? 'main' : 'line'} href="/people/new" hotkey="N">
             Add a person
           </ButtonLink>
@@ -59,7 +59,7 @@ export function TodayScreen({ today, place, people }: Props) {
             {due.length === 0 && <p className="py-3">Nobody is due today.</p>}
             <ul>
               {due.slice(0, 5).map((p) => (
-                <li key={p.person.id} className="flex min-h-12 items-center gap-3 border-b border-rule">
+                <li key={p.person.id} className="flex min-h-12 flex-wrap items-center gap-x-3 border-b border-rule">
                   <StateMark mark={p.due ? 'watch' : 'unknown'} silent />
                   <Link href={`/people/${p.person.id}`} className="flex min-h-11 min-w-44 items-center font-bold">
                     {p.person.name}
@@ -96,7 +96,7 @@ export function TodayScreen({ today, place, people }: Props) {
             <Heading id="before">Before anyone starts</Heading>
             <ul>
               {held.map((p) => (
-                <li key={p.person.id} className="flex min-h-12 items-center gap-3 border-b border-rule">
+                <li key={p.person.id} className="flex min-h-12 flex-wrap items-center gap-x-3 border-b border-rule">
                   <StateMark mark={p.intake.readiness === 'not-today' ? 'stop' : 'watch'} silent />
                   <Link href={`/people/${p.person.id}`} className="flex min-h-11 min-w-40 items-center font-bold">
                     {p.person.name}
@@ -104,7 +104,7 @@ export function TodayScreen({ today, place, people }: Props) {
                   <span>{readinessWords[p.intake.readiness]}</span>
                 </li>
               ))}
-              <li className="flex min-h-12 items-center gap-3 border-b border-rule">
+              <li className="flex min-h-12 flex-wrap items-center gap-x-3 border-b border-rule">
                 <StateMark mark="ready" silent />
                 <span>
                   {free.length} {held.length > 0 ? 'others ' : ''}may be tested

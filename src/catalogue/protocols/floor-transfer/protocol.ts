@@ -16,4 +16,5 @@ export const floorTransfer = {
   cautions: ['A second person is needed.'],
   practice: 'Shown, not tried.',
   source: sources.practice.cite,
+  asksHelp: true,
 } as const satisfies Protocol;

@@ -1,6 +1,7 @@
 import { notFound } from 'next/navigation';
+import type { PersonView } from '../../../../core/personView';
 import { theRegister } from '../../../../database/theRegister';
-import { readPerson, type PersonPage } from '../../../../use-cases/readPeople';
+import { readPerson } from '../../../../use-cases/readPeople';
 import { today } from '../../../../use-cases/today';
 
 export interface PersonParams {
@@ -8,7 +9,7 @@ export interface PersonParams {
 }
 
 /** The person named in the address, or the page that says there is none. */
-export async function thePerson({ params }: PersonParams): Promise<PersonPage> {
+export async function thePerson({ params }: PersonParams): Promise<PersonView> {
   const { id } = await params;
   return (await readPerson(await theRegister(), id, today())) ?? notFound();
 }

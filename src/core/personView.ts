@@ -1,0 +1,50 @@
+import type { IsoDate, Side } from './shapes/facts';
+import type { CountTrial } from './measure/countTrial';
+import type { Path } from './path';
+import type { Change } from './retest/change';
+import type { RetestDue } from './retest/due';
+import type { RisePower } from './score/risePower';
+import type { Score } from './score/scoreResult';
+import type { Level, LevelsAnswer } from './level/answer';
+import type { Conditions } from './shapes/attempt';
+import type { Intake, Person, PersonId } from './shapes/person';
+
+/** An attempt without its events: what was tried, how, when, and what came of it. */
+export interface AttemptView {
+  readonly clientKey: string;
+  readonly personId: PersonId;
+  readonly test: string;
+  readonly protocolVersion: number;
+  readonly sittingDate: IsoDate;
+  readonly side: Side | null;
+  readonly conditions: Conditions;
+  readonly trial: CountTrial;
+}
+
+/** The first valid result of a day, scored at the age of that day. */
+export interface SittingView {
+  readonly attempt: AttemptView;
+  readonly ageYears: number;
+  readonly score: Score;
+  readonly power: RisePower | null;
+  /** Against the sitting before. */
+  readonly change: Change;
+}
+
+/** All that the screens of one person show. */
+export interface PersonView {
+  readonly person: Person;
+  readonly intake: Intake;
+  readonly ageYears: number;
+  readonly path: Path;
+  /** Newest first. */
+  readonly sittings: readonly SittingView[];
+  /** Trials without a result: stopped, broken off, or a repeat of the same day. */
+  readonly otherAttempts: readonly AttemptView[];
+  readonly levels: LevelsAnswer;
+  /** Oldest first. */
+  readonly confirmed: readonly { readonly confirmedOn: IsoDate; readonly level: Level }[];
+  /** A level that waits for a yes. */
+  readonly levelWaiting: Level | null;
+  readonly due: RetestDue | null;
+}
