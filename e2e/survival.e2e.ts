@@ -26,7 +26,7 @@ beforeAll(async () => {
   port = await freePort();
   server = await startServer({ file, today, port });
   browser = await startBrowser(join(folder.path, 'profile'));
-  personIds = ['reload', 'sleep', 'kill', 'swift'].map((name) => addPerson(name));
+  personIds = ['sleep', 'kill', 'swift'].map((name) => addPerson(name));
 });
 afterAll(async () => {
   await browser.close();
@@ -103,28 +103,44 @@ async function finish(page: Page): Promise<void> {
   await page.waitForSelector('[data-testid=result]');
 }
 
-test('a reload in mid-test: the wall clock ran on, a short gap is marked, every stand is there once', async () => {
-  const personId = personIds[0] ?? '';
+/** Reloads after two stands, marks a third, and says what the register holds of it. */
+async function reloadInMidTest(personId: string) {
   const { page, faults } = await watchedPage(browser, server.url);
   await startTest(page, personId);
   await stand(page, 2, 1);
   await stand(page, 4, 2);
   await page.reload({ waitUntil: 'domcontentloaded' });
-  await page.waitForSelector('[data-testid=lane]');
-  await says(page, '[data-testid=count]', '2');
-  await stand(page, 12, 3);
-  await finish(page);
-  await until(() => stored(personId).length === 1 && stored(personId)[0]?.state === 'finished');
-  const [attempt] = stored(personId);
-  expect(attempt).toMatchObject({ counted: 3, reps: 3 });
-  expect(attempt?.gapMs).toBeGreaterThan(0);
-  expect(attempt?.gapMs).toBeLessThanOrEqual(2000);
+  await page.waitForSelector('[data-testid=lane], [data-testid=outcome]');
+  const goesOn = (await page.$('[data-testid=lane]')) !== null;
+  if (goesOn) {
+    await says(page, '[data-testid=count]', '2');
+    await stand(page, 12, 3);
+    await finish(page);
+  }
+  await until(() => ['finished', 'to-repeat'].includes(stored(personId)[0]?.state ?? ''));
   expect(faults).toEqual([]);
   await page.close();
+  return stored(personId);
+}
+
+test('a reload in mid-test: the wall clock ran on, a short gap is marked, every stand is there once', async () => {
+  // How long a reload takes is the machine's affair: whatever it took, the rule of two seconds must have been kept.
+  // A busy machine may need more than one try to be quick enough to see the trial go on.
+  for (let tries = 0; tries < 6; tries++) {
+    const [attempt, ...more] = await reloadInMidTest(addPerson(`reload-${tries}`));
+    expect(more).toEqual([]);
+    expect(attempt?.gapMs).toBeGreaterThan(0);
+    if ((attempt?.gapMs ?? 0) <= 2000) {
+      expect(attempt).toMatchObject({ state: 'finished', counted: 3, reps: 3 });
+      return;
+    }
+    expect(attempt).toMatchObject({ state: 'to-repeat', counted: 2, reps: 2 });
+  }
+  throw new Error('six reloads in a row took longer than two seconds');
 });
 
 test('away for longer than two seconds: no result, the record kept, to be repeated', async () => {
-  const personId = personIds[1] ?? '';
+  const personId = personIds[0] ?? '';
   const { page, faults } = await watchedPage(browser, server.url);
   await startTest(page, personId);
   await stand(page, 2, 1);
@@ -142,7 +158,7 @@ test('away for longer than two seconds: no result, the record kept, to be repeat
 });
 
 test('the server killed in mid-test and started again: nothing lost, nothing twice', async () => {
-  const personId = personIds[2] ?? '';
+  const personId = personIds[1] ?? '';
   const { page, faults } = await watchedPage(browser, server.url);
   await startTest(page, personId);
   await stand(page, 2, 1);
@@ -164,7 +180,7 @@ test('the server killed in mid-test and started again: nothing lost, nothing twi
 });
 
 test('held keys, a stop with its reason, a false start', async () => {
-  const personId = personIds[3] ?? '';
+  const personId = personIds[2] ?? '';
   const { page, faults } = await watchedPage(browser, server.url);
   await startTest(page, personId);
   await page.keyboard.press('F8');

@@ -32,6 +32,8 @@ export function CupboardScreen({ place, save }: Props) {
   const [weights, setWeights] = useState(place.kit.weightsKg.join(' '));
   const [floorSlides, setFloorSlides] = useState(place.floorSlides);
   const [faults, setFaults] = useState<readonly FieldError[]>([]);
+  // Only heights are typed here; what is known of a chair of that height stays.
+  const hasArms = (heightCm: unknown) => place.kit.chairs.some((c) => c.heightCm === heightCm && c.arms);
   const typed = {
     name,
     town,
@@ -39,7 +41,7 @@ export function CupboardScreen({ place, save }: Props) {
     floorSlides,
     kit: {
       ...place.kit,
-      chairs: numbersIn(chairs).map((heightCm) => ({ heightCm, arms: false })),
+      chairs: numbersIn(chairs).map((heightCm) => ({ heightCm, arms: hasArms(heightCm) })),
       padsCm: numbersIn(pads),
       weightsKg: numbersIn(weights),
     },

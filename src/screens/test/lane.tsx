@@ -245,7 +245,7 @@ function HalfWay({ answer, children }: HalfWayProps) {
   const choice = (counts: boolean, words: string, hotkey: string) => (
     <button
       type="button"
-      className="flex min-h-24 cursor-pointer items-center justify-center gap-3 rounded-md border-2 border-ink bg-board text-xl font-bold"
+      className="flex min-h-24 cursor-pointer items-center justify-center gap-3 rounded-md border-4 border-ink bg-board text-xl font-bold"
       onClick={(event) => {
         answer(counts, 'touch', event.timeStamp);
       }}
@@ -257,7 +257,7 @@ function HalfWay({ answer, children }: HalfWayProps) {
     <div
       role="group"
       aria-label="At the tone"
-      className="grid grid-cols-2 gap-3 lg:grid-cols-[2fr_1fr_1fr_1fr_1fr] lg:gap-4"
+      className="grid grid-cols-2 gap-3 lg:grid-cols-[1.7fr_1.3fr_0.9fr_1.15fr_0.9fr] lg:gap-4"
     >
       <p className="self-center text-xl font-bold max-lg:col-span-2">
         At the tone: more than half-way up in a stand not yet counted?
