@@ -1,0 +1,177 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { renderToStaticMarkup } from 'react-dom/server';
+import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import type { PersonView } from '../core/personView';
+import { openRegister, type Register } from '../database/connection';
+import { loadDemo } from '../demo/load';
+import { readPlace } from '../use-cases/places';
+import { readEverybody } from '../use-cases/readPeople';
+import { HallScores } from './scores/hall';
+import { ScoreScreen } from './scores/scorePage';
+import { changeWords } from './scores/rail';
+import { HallLevels } from './levels/hall';
+import { doseWords } from './levels/levelPage';
+import { PersonScreen } from './people/personPage';
+import { stateOf } from './people/summary';
+import { RetestScreen } from './retest/retestPage';
+import { HallRetests } from './retest/hall';
+import { TodayScreen } from './today/today';
+import { matching } from './frame/find';
+import { typedNumber } from './touch/typed';
+import { signed, slowingWords, standsWords } from './words';
+
+const today = '2026-03-02';
+const folder = mkdtempSync(join(tmpdir(), 'screens-'));
+let db: Register;
+let people: PersonView[];
+beforeAll(async () => {
+  db = await openRegister(join(folder, 'demo.sqlite'));
+  await loadDemo(db, today);
+  people = await readEverybody(db, today);
+});
+afterAll(async () => {
+  await db.destroy();
+  rmSync(folder, { recursive: true });
+});
+
+const named = (name: string): PersonView => {
+  const found = people.find((p) => p.person.name === name);
+  if (!found) throw new Error(`${name} is not in the demo hall`);
+  return found;
+};
+/** The words of a screen, as somebody reads them. */
+const read = (screen: React.ReactElement): string =>
+  renderToStaticMarkup(screen)
+    .replace(/<[^>]+>/g, ' ')
+    .replace(/\s+/g, ' ');
+/** The screens of one person that need no browser. */
+const personScreens = (view: PersonView): string[] => [
+  read(<PersonScreen view={view} />),
+  read(<ScoreScreen view={view} />),
+  read(<RetestScreen view={view} today={today} />),
+];
+
+describe('words on every screen of everybody', () => {
+  test('kind words only: nothing fails, is poor, forbidden, weaker or late (common practice, no published source)', async () => {
+    const place = await readPlace(db);
+    const all = [
+      ...people.flatMap(personScreens),
+      read(<TodayScreen today={today} place={place} people={people} />),
+      read(<HallScores people={people} />),
+      read(<HallLevels people={people} />),
+      read(<HallRetests people={people} today={today} />),
+    ];
+    for (const words of all)
+      expect(words).not.toMatch(/\b(fails?|failed|poor|forbidden|weak|late|overdue|injury risk|stepped back)\b/i);
+  });
+  test('hands used prints "5 with hands", is never 0 and never ranked', () => {
+    for (const words of personScreens(named('Agnes Tverrå'))) {
+      expect(words).toContain('5 with hands');
+      expect(words).not.toMatch(/in 100/);
+      expect(words).not.toMatch(/ 0 stands/);
+    }
+  });
+  test('a percentile is whole and said with "about"', () => {
+    for (const view of people) {
+      const words = read(<ScoreScreen view={view} />);
+      for (const [said] of words.matchAll(/\S+ [\d.]+ in 100/g))
+        expect(said).toMatch(/^(about \d+|lowest 5|highest 5) in 100$/);
+    }
+  });
+  test('every norm figure on a score has its source beside it, and says from memory', () => {
+    const words = read(<ScoreScreen view={named('Odile Brandvoll')} />);
+    for (const source of [
+      '7:162-181',
+      'CDC 30-second chair stand sheet, 2017',
+      '2001/2013',
+      '53:255-267',
+      '7:129-161',
+      '112:38-43',
+    ])
+      expect(words).toContain(source);
+    expect(words.match(/from memory/g)?.length).toBeGreaterThanOrEqual(6);
+  });
+  test('from 90 on no standard is shown', () => {
+    expect(read(<ScoreScreen view={named('Josef Amundi')} />)).not.toContain('Many keep');
+    expect(read(<ScoreScreen view={named('Odile Brandvoll')} />)).toContain('Many keep');
+  });
+  test('another seat: the change is marked and not called clear', () => {
+    const words = read(<ScoreScreen view={named('Renske Poldervaart')} />);
+    expect(words).toContain('another seat (43 cm, then 50 cm)');
+    expect(words).toContain('no clear change');
+  });
+  test('with the norm table left open both rows are told', () => {
+    expect(read(<ScoreScreen view={named('Yvonne Caddick')} />)).toMatch(/women 65–69.*men 65–69/);
+  });
+  test('somebody not today: the reason is the next thing, and no way leads to a test from it', () => {
+    const words = read(<PersonScreen view={named('Adelheid Pomm')} />);
+    expect(words).toContain('not today: fever since Sunday');
+    expect(renderToStaticMarkup(<PersonScreen view={named('Adelheid Pomm')} />)).not.toContain('data-hotkey="T"');
+  });
+});
+
+test('one mark says how somebody stands', () => {
+  const marks = [
+    'Adelheid Pomm',
+    'Ruben Sastry',
+    'Casper Oyelaran',
+    'Wiktor Lanz',
+    'Bertil Kvarnholm',
+    'Signe Tollund',
+  ].map((name) => stateOf(named(name), today).words);
+  expect(marks).toEqual(['not today', 'ask first', 'not tested yet', 'due', 'level to confirm', 'ready']);
+});
+
+describe('small words', () => {
+  test('a change is said with its sign and the smallest real change', () => {
+    const change = { kind: 'clearly-worse', by: -4, mdc95: 3.406, days: 60, regressionTo: null, unlike: [] } as const;
+    expect(changeWords(change)).toEqual({ verdict: 'clearly worse', size: '−4 · smallest real change 3.4' });
+    expect([signed(3), signed(0), signed(-2)]).toEqual(['+3', '0', '−2']);
+  });
+  test('slowing under 5 % is even, under six stands it is not told', () => {
+    expect([1.21, 1.04, 0.9, null].map(slowingWords)).toEqual([
+      'last third 21 % slower',
+      'even to the end',
+      'last third 10 % faster',
+      'under six stands, not told',
+    ]);
+  });
+  test('a dose is said in words', () => {
+    expect([
+      doseWords({ kind: 'reps', reps: 1, sets: 1 }),
+      doseWords({ kind: 'holds', holdS: 5, sets: 3 }),
+      doseWords({ kind: 'intervals', workS: 30, restS: 15, rounds: 3 }),
+      doseWords({ kind: 'half-minute', reps: 10, everyS: 30, rounds: 3 }),
+    ]).toEqual([
+      '1 repetition, one set',
+      'hold 5 s, 3 times',
+      '30 s work, 15 s rest, 3 rounds',
+      '10 every 30 s, 3 rounds',
+    ]);
+  });
+  test('stands with hands are said so', () => {
+    expect([standsWords({ counted: 12, handsUsed: true }), standsWords({ counted: 12, handsUsed: false })]).toEqual([
+      '12 with hands',
+      '12',
+    ]);
+  });
+  test('a typed number takes comma or point; nothing is nothing; words stay for the check to refuse', () => {
+    expect(['43,5', ' 43.5 ', '', 'tall', 7].map((typed) => typedNumber(typed, null))).toEqual([
+      43.5,
+      43.5,
+      null,
+      'tall',
+      7,
+    ]);
+  });
+  test('a name is found by its parts, in any order and without its accents', () => {
+    const names = [{ name: 'Agnes Tverrå' }, { name: 'Dov Hallström' }];
+    expect(
+      [matching(names, 'tverra agn'), matching(names, 'STRÖM'), matching(names, 'zz')].map((found) =>
+        found.map((p) => p.name),
+      ),
+    ).toEqual([['Agnes Tverrå'], ['Dov Hallström'], []]);
+  });
+});
