@@ -34,6 +34,15 @@ async function tabTo(page: Page, name: string): Promise<void> {
   throw new Error(`no Tab leads to ${name}`);
 }
 
+/** Within the moment after the tone a press was meant for a stand; the answer is given later. */
+async function afterLateTaps(page: Page): Promise<void> {
+  await page.waitForFunction(
+    (since) => performance.now() - since > 700,
+    { polling: 50 },
+    await page.evaluate(() => performance.now()),
+  );
+}
+
 async function countStands(
   page: Page,
   stands: number,
@@ -49,18 +58,24 @@ async function countStands(
     await says(page, '[data-testid=count]', String(n));
   }
   await says(page, '[data-testid=lane-words]', 'Time.');
-  // Within the moment after the tone a press was meant for a stand; the answer is given later.
-  await page.waitForFunction(
-    (since) => performance.now() - since > 700,
-    { polling: 50 },
-    await page.evaluate(() => performance.now()),
-  );
+  await afterLateTaps(page);
 }
 
 test('by keyboard alone: add a person, test, score, level, and 60 days later a second test and its change', async () => {
   server = await startServer({ file, today: '2026-03-02' });
   let watched = await watchedPage(browser, server.url);
   let { page } = watched;
+  await page.evaluateOnNewDocument(() => {
+    const heard: number[] = [];
+    Object.assign(window, { heard });
+    const start =
+      Object.getOwnPropertyDescriptor(OscillatorNode.prototype, 'start') ??
+      Object.getOwnPropertyDescriptor(AudioScheduledSourceNode.prototype, 'start');
+    OscillatorNode.prototype.start = function (when?: number) {
+      heard.push(this.frequency.value);
+      (start?.value as (this: OscillatorNode, when?: number) => void).call(this, when);
+    };
+  });
   await page.goto(server.url, { waitUntil: 'networkidle0' });
   await page.keyboard.press('n');
   await page.waitForSelector('#name');
@@ -92,6 +107,10 @@ test('by keyboard alone: add a person, test, score, level, and 60 days later a s
     () => page.keyboard.press('Space'),
     () => page.keyboard.press('Enter'),
   );
+  // 3, 2, 1, go, and the long one at the end.
+  expect(await page.evaluate(() => (window as unknown as { heard: number[] }).heard)).toEqual([
+    440, 440, 440, 880, 660,
+  ]);
   await page.keyboard.press('n');
   await says(page, '[data-testid=result]', '9');
   await page.keyboard.press('s');
@@ -133,9 +152,11 @@ test('by keyboard alone: add a person, test, score, level, and 60 days later a s
   await server.stop();
 });
 
-test('by touch alone, on an upright tablet: the same loop, with hands used and an undo', async () => {
+test('by touch alone, on an upright tablet: the same loop, with hands used and an undo, and 60 days later without hands', async () => {
   server = await startServer({ file, today: '2026-03-02' });
-  const { page, faults } = await watchedPage(browser, server.url);
+  const first = await watchedPage(browser, server.url);
+  const { faults } = first;
+  let { page } = first;
   await page.setViewport({ width: 820, height: 1180, hasTouch: true });
   const tap = async (words: string) => {
     const target = await page.waitForSelector(
@@ -171,11 +192,7 @@ test('by touch alone, on an upright tablet: the same loop, with hands used and a
   await tapLane();
   await says(page, '[data-testid=count]', '3');
   await says(page, '[data-testid=lane-words]', 'Time.');
-  await page.waitForFunction(
-    (since) => performance.now() - since > 700,
-    { polling: 50 },
-    await page.evaluate(() => performance.now()),
-  );
+  await afterLateTaps(page);
   await tap('Yes, one more');
   await says(page, '[data-testid=outcome]', 'stands, with hands');
   await tap('See the score');
@@ -185,13 +202,39 @@ test('by touch alone, on an upright tablet: the same loop, with hands used and a
   await says(page, '[data-testid=level-code]', 'S2/');
   await tap('Confirm this level');
   await says(page, '[data-testid=confirmed]', 'Confirmed');
+  const personUrl = page.url().replace(/\/levels$/, '');
   expect(faults).toEqual([]);
+  await page.close();
+  await server.stop();
+
+  server = await startServer({ file, today: '2026-05-01' });
+  const later = await watchedPage(browser, server.url);
+  ({ page } = later);
+  await page.setViewport({ width: 820, height: 1180, hasTouch: true });
+  await page.goto(personUrl.replace(/^http:\/\/[^/]+/, server.url), { waitUntil: 'networkidle0' });
+  await tap('Set up the test');
+  await tap('To the practice');
+  await page.waitForSelector('[data-testid=practice]');
+  await tap('Start: 3, 2, 1, go');
+  await page.waitForSelector('[data-testid=lane]');
+  for (let n = 1; n <= 5; n++) {
+    await laneAt(page, n * 3);
+    await page.touchscreen.tap(410, 500);
+    await says(page, '[data-testid=count]', String(n));
+  }
+  await says(page, '[data-testid=lane-words]', 'Time.');
+  await afterLateTaps(page);
+  await tap('No');
+  await tap('See the score');
+  await says(page, '[data-testid=score-value]', '5');
+  expect(await textOf(page, 'main')).toContain('now without hands');
+  expect(later.faults).toEqual([]);
   await page.close();
   await server.stop();
 });
 
 test('a paper result of an earlier day stands at that day, and faults are said in their place', async () => {
-  server = await startServer({ file, today: '2026-05-01' });
+  server = await startServer({ file, today: '2026-05-20' });
   const { page, faults } = await watchedPage(browser, server.url);
   await page.goto(`${server.url}/people`, { waitUntil: 'networkidle0' });
   // The two taps on Save, a tenth of a second apart, added one person.
@@ -206,11 +249,11 @@ test('a paper result of an earlier day stands at that day, and faults are said i
   await page.click('#stands', { count: 3 });
   await page.keyboard.type('11');
   await page.click('#testedOn', { offset: { x: 24, y: 24 } });
-  await page.keyboard.type('04012026');
+  await page.keyboard.type('05102026');
   await page.keyboard.press('Enter');
   await says(page, '[data-testid=score-value]', '11');
-  expect(await textOf(page, 'main')).toContain('1 Apr 2026');
-  expect(await textOf(page, 'main')).toContain('now without hands');
+  expect(await textOf(page, 'main')).toContain('10 May 2026');
+  expect(await textOf(page, 'main')).toContain('clearly better');
   expect(faults).toEqual([]);
   await page.close();
 });

@@ -123,6 +123,7 @@ test('the lane: axe finds nothing, targets are 96 px and up, and the strip is al
   await page.goto(`${server.url}/test?person=${ids['Odile Brandvoll'] ?? ''}`, { waitUntil: 'networkidle0' });
   await page.keyboard.press('Space');
   await page.waitForSelector('[data-testid=practice]');
+  expect((await findings(page)).violations).toEqual([]);
   await page.keyboard.press('Enter');
   await page.waitForSelector('[data-testid=lane]');
   expect((await findings(page)).violations).toEqual([]);
@@ -132,7 +133,11 @@ test('the lane: axe finds nothing, targets are 96 px and up, and the strip is al
   expect(Math.min(...heights)).toBeGreaterThanOrEqual(96);
   await page.keyboard.press('Tab');
   expect(await page.evaluate(() => document.activeElement?.closest('header[data-frame]') ?? null)).toBeNull();
+  await page.waitForSelector('[aria-label="At the tone"]', { timeout: 60_000 });
+  expect((await findings(page)).violations).toEqual([]);
   await page.keyboard.press('Escape');
+  await page.waitForSelector('[aria-label="Why is it stopped?"]');
+  expect((await findings(page)).violations).toEqual([]);
   await page.keyboard.press('1');
   await page.waitForSelector('[data-testid=outcome]');
   expect((await findings(page)).violations).toEqual([]);
