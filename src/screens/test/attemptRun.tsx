@@ -1,5 +1,5 @@
 'use client';
-import { useEffect, useRef, useState } from 'react';
+import { useLayoutEffect, useRef, useState } from 'react';
 import type { CountRule, CountTrial } from '../../core/measure/countTrial';
 import type { AttemptEvent } from '../../core/shapes/attempt';
 import type { Protocol } from '../../core/shapes/protocol';
@@ -77,7 +77,7 @@ function Practice({
     attempt.mark({ kind: 'practice', reps }, 'key');
     attempt.begin();
   };
-  useEffect(() => {
+  useLayoutEffect(() => {
     const press = (event: KeyboardEvent) => {
       if (event.repeat || event.target instanceof HTMLButtonElement) return;
       if (event.code === 'Space') setReps((n) => n + 1);

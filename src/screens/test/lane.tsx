@@ -1,5 +1,5 @@
 'use client';
-import { useCallback, useEffect, useRef, useState, type PointerEvent, type ReactNode } from 'react';
+import { useCallback, useLayoutEffect, useRef, useState, type PointerEvent, type ReactNode } from 'react';
 import { evenPace } from '../../core/measure/pace';
 import { stopReasons, type EventBy, type StopReason } from '../../core/shapes/attempt';
 import type { NormRow } from '../../core/shapes/norms';
@@ -63,7 +63,8 @@ export function Lane({ attempt, name, title, durationS, row }: Props) {
     [mark, stopAsked],
   );
 
-  useEffect(() => {
+  // Before the first paint: the first stand may come with the lane.
+  useLayoutEffect(() => {
     const acts: Readonly<Record<string, (event: KeyboardEvent) => void>> = {
       Space: (event) => count('key', event.timeStamp),
       PageDown: (event) => count('key', event.timeStamp),

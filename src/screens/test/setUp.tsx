@@ -1,5 +1,5 @@
 'use client';
-import { useEffect, useState } from 'react';
+import { useLayoutEffect, useState } from 'react';
 import type { Protocol } from '../../core/shapes/protocol';
 import { walkingAids, type WalkingAid } from '../../core/shapes/facts';
 import { StateMark } from '../drawing/stateMark';
@@ -26,7 +26,8 @@ export function SetUpScreen({ person, protocol, emergencyNumber, start, back }: 
   const seatCm = Number(seat.replace(',', '.'));
   const seatFault = seatCm >= 30 && seatCm <= 60 ? null : 'Write the seat height in cm, 30 to 60.';
   const ready = held === null && seatFault === null;
-  useEffect(() => {
+  // Before the first paint: a key pressed as soon as the screen shows must not be lost.
+  useLayoutEffect(() => {
     const press = (event: KeyboardEvent) => {
       const typing =
         event.target instanceof HTMLElement && ['INPUT', 'SELECT', 'BUTTON', 'A'].includes(event.target.tagName);
