@@ -23,7 +23,6 @@ const house: Record<string, { rooms: string[]; packages: string[] }> = {
       '@hookform',
       'react-hook-form',
       'lucide-react',
-      'sonner',
       'date-fns',
       'idb',
       'yup',

@@ -2,7 +2,6 @@ import type { Metadata, Viewport } from 'next';
 import localFont from 'next/font/local';
 import { connection } from 'next/server';
 import type { ReactNode } from 'react';
-import { Toaster } from 'sonner';
 import './globals.css';
 
 const next = localFont({
@@ -26,10 +25,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   await connection();
   return (
     <html lang="en" className={`${next.variable} ${mono.variable}`}>
-      <body className="font-sans antialiased">
-        {children}
-        <Toaster position="bottom-center" />
-      </body>
+      <body className="font-sans antialiased">{children}</body>
     </html>
   );
 }

@@ -70,7 +70,7 @@ export function LevelScreen({ view, confirm }: Props) {
             )}
             <div className="mt-3 flex flex-wrap items-center gap-4">
               {view.levelWaiting ? (
-                <ConfirmLevelButton code={level.code} confirm={confirm} />
+                <ConfirmLevelButton confirm={confirm} />
               ) : (
                 <p className="flex items-center gap-2 font-bold" data-testid="confirmed">
                   <StateMark mark="ready" silent /> Confirmed {last ? dayWords(last.confirmedOn) : ''}
