@@ -1,6 +1,6 @@
 #!/usr/bin/env node
 // Retakes docs/screenshots from the demo hall on a fixed day. npm run shots [-- name ...] takes only the named ones.
-import { mkdirSync } from 'node:fs';
+import { mkdirSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { root } from './prepare.mjs';
 import { withDemo } from './session.mjs';
@@ -8,7 +8,18 @@ import { withDemo } from './session.mjs';
 const target = process.env.SHOTS_DIR ?? join(root, 'docs/screenshots');
 const only = process.argv.slice(2);
 // Steps on the way, or much like another view; taken only when named.
-const aside = new Set(['practice', 'stopping', 'keys', 'paper', 'hall-retests', 'not-today']);
+const aside = new Set([
+  'practice',
+  'stopping',
+  'keys',
+  'paper',
+  'hall-retests',
+  'not-today',
+  'leave',
+  'groups',
+  'record',
+  'library',
+]);
 mkdirSync(target, { recursive: true });
 
 await withDemo(async ({ browser, url, idOf }) => {
@@ -16,11 +27,40 @@ await withDemo(async ({ browser, url, idOf }) => {
   const visit = async (path) => page.goto(url + path, { waitUntil: 'networkidle0' });
   const odile = await idOf('Odile Brandvoll');
   const bertil = await idOf('Bertil Kvarnholm');
+  const ruben = await idOf('Ruben Sastry');
+  const agnes = await idOf('Agnes Tverrå');
   const adelheid = await idOf('Adelheid Pomm');
   const shots = {
     today: () => visit('/'),
     people: () => visit('/people'),
     'add-person': () => visit('/people/new'),
+    intake: () => visit(`/people/${odile}/intake`),
+    'walk-in': () => visit('/people/walk-in'),
+    readiness: () => visit(`/people/${ruben}/readiness`),
+    note: () => visit(`/people/${ruben}/note`),
+    record: () => visit(`/people/${odile}/record`),
+    leave: () => visit(`/people/${odile}/leave`),
+    groups: () => visit('/people/groups'),
+    import: async () => {
+      await visit('/people/import');
+      const roster = join(target, 'roster.csv');
+      writeFileSync(
+        roster,
+        'Name;First name;Date of birth;Sex;Height;Weight;Class\n' +
+          'Okonjo;Mirabel;14.03.1951;f;158;61;Tuesday 10:00\nDrayton;Ansel;02.11.1946;m;176;80;Tuesday 10:00\n' +
+          'Brandvoll;Odile;28.13.1949;f;160;64;\nFennimore;Tilda;30.06.1948;w;1.63;70;Friday walk\nSoames;;07.07.47;m;;;\n',
+      );
+      const input = await page.$('input[type=file]');
+      await input.uploadFile(roster);
+      await page.waitForSelector('[data-testid=import-count]');
+      rmSync(roster);
+    },
+    'day-check': () => visit(`/test?person=${odile}`),
+    hold: async () => {
+      await visit(`/people/${agnes}`);
+      await page.keyboard.press('F9');
+      await page.waitForSelector('[role=dialog]');
+    },
     person: () => visit(`/people/${odile}`),
     'not-today': () => visit(`/people/${adelheid}`),
     scores: () => visit(`/people/${odile}/scores`),
@@ -33,9 +73,13 @@ await withDemo(async ({ browser, url, idOf }) => {
     cupboard: () => visit('/library/cupboard'),
     paper: () => visit(`/people/${odile}/paper`),
     'choose-person': () => visit('/test'),
-    'set-up': () => visit(`/test?person=${odile}`),
-    practice: async () => {
+    'set-up': async () => {
       await visit(`/test?person=${odile}`);
+      await page.keyboard.press('Space');
+      await page.waitForSelector('#seat-fault');
+    },
+    practice: async () => {
+      await shots['set-up']();
       await page.keyboard.press('Space');
       await page.waitForSelector('[data-testid=practice]');
       await page.keyboard.press('Space');

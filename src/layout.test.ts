@@ -8,10 +8,13 @@ import { describe, expect, test } from 'vitest';
 const house: Record<string, { rooms: string[]; packages: string[] }> = {
   core: { rooms: ['core'], packages: [] },
   catalogue: { rooms: ['catalogue', 'core/shapes'], packages: [] },
-  schemas: { rooms: ['schemas', 'core/shapes', 'core/math'], packages: ['yup'] },
+  schemas: { rooms: ['schemas', 'core/shapes', 'core/math', 'core/registerLine'], packages: ['yup'] },
   formats: { rooms: ['formats', 'core', 'catalogue', 'schemas'], packages: ['papaparse', 'ical-generator'] },
   database: { rooms: ['database', 'core'], packages: ['kysely', 'better-sqlite3'] },
-  'use-cases': { rooms: ['use-cases', 'core', 'catalogue', 'schemas', 'formats', 'database'], packages: ['kysely'] },
+  'use-cases': {
+    rooms: ['use-cases', 'core', 'catalogue', 'schemas', 'formats', 'database'],
+    packages: ['kysely', 'minisearch'],
+  },
   workers: { rooms: ['workers', 'core'], packages: ['comlink'] },
   screens: {
     rooms: ['screens', 'core', 'catalogue', 'schemas'],
@@ -44,7 +47,7 @@ function rules(root: string): IForbiddenRuleType[] {
     to: {
       path: anything,
       pathNot: [
-        ...rooms.map((r) => `^${root}${escape(r)}/`),
+        ...rooms.map((r) => `^${root}${escape(r)}(/|\\.ts$)`),
         ...packages.map((p) => `node_modules/(@types/)?${escape(p)}/`),
         ...(room === 'core' || room === 'catalogue' ? [] : ['^(node:)?(fs|path|crypto|url)$']),
       ],

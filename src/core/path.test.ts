@@ -5,6 +5,7 @@ const facts: PathFacts = {
   today: '2026-03-02',
   readiness: 'ready',
   readinessWhy: '',
+  toAsk: false,
   lacking: [],
   lastTestedOn: null,
   toRepeat: false,

@@ -14,13 +14,15 @@ export interface PathStep {
 export interface Path {
   readonly steps: readonly PathStep[];
   /** The one next thing to do. */
-  readonly next: { readonly step: Step; readonly words: string };
+  readonly next: { readonly step: Step; readonly words: string; readonly at?: 'questions' };
 }
 
 export interface PathFacts {
   readonly today: IsoDate;
   readonly readiness: Readiness;
   readonly readinessWhy: string;
+  /** The readiness questions were never put, or no longer hold. */
+  readonly toAsk: boolean;
   /** What the intake still lacks, in words. */
   readonly lacking: readonly string[];
   readonly lastTestedOn: IsoDate | null;
@@ -43,7 +45,7 @@ export function pathOf(facts: PathFacts): Path {
   const readiness = {
     ready: 'ready',
     'ready-with-care': 'with care',
-    'ask-first': 'ask first',
+    'ask-first': facts.toAsk ? 'questions to put' : 'ask first',
     'not-today': 'not today',
   };
   const steps: PathStep[] = [
@@ -73,6 +75,8 @@ export function pathOf(facts: PathFacts): Path {
 }
 
 function nextOf(facts: PathFacts, held: boolean, due: boolean): Path['next'] {
+  if (held && facts.toAsk && facts.readiness === 'ask-first')
+    return { step: 'intake', at: 'questions', words: 'Put the readiness questions' };
   if (held) return { step: 'intake', words: heldWords(facts) };
   if (facts.toRepeat) return { step: 'test', words: 'Repeat the test that broke off' };
   if (facts.lastTestedOn === null) return { step: 'test', words: 'Run the 30-second chair stand' };
@@ -84,7 +88,8 @@ function nextOf(facts: PathFacts, held: boolean, due: boolean): Path['next'] {
   };
 }
 
-function heldWords({ readiness, readinessWhy }: PathFacts): string {
+function heldWords({ readiness, readinessWhy, toAsk }: PathFacts): string {
+  if (toAsk && readiness === 'ask-first') return 'the questions come first';
   const what = readiness === 'not-today' ? 'not today' : 'ask first';
   return readinessWhy === '' ? what : `${what}: ${readinessWhy}`;
 }

@@ -7,7 +7,8 @@ import type { RisePower } from './score/risePower';
 import type { Score } from './score/scoreResult';
 import type { Level, LevelsAnswer } from './level/answer';
 import type { Conditions } from './shapes/attempt';
-import type { Intake, Person, PersonId } from './shapes/person';
+import type { Known } from './intake/known';
+import type { Person, PersonId, UnitSystem } from './shapes/person';
 
 /** An attempt without its events: what was tried, how, when, and what came of it. */
 export interface AttemptView {
@@ -34,7 +35,11 @@ export interface SittingView {
 /** All that the screens of one person show. */
 export interface PersonView {
   readonly person: Person;
-  readonly intake: Intake;
+  /** What is known today. */
+  readonly known: Known;
+  readonly archived: boolean;
+  /** Units shown. */
+  readonly units: UnitSystem;
   readonly ageYears: number;
   readonly path: Path;
   /** Newest first. */

@@ -81,9 +81,9 @@ export async function storeAttempt(
 }
 
 /** One person's attempts, or everybody's: by day, then in the order they were begun. */
-export async function listAttempts(db: Register, personId?: PersonId): Promise<AttemptView[]> {
+export async function listAttempts(db: Register, personIds?: readonly PersonId[]): Promise<AttemptView[]> {
   const all = db.selectFrom('attempt').selectAll().orderBy('sitting_date').orderBy('started_wall_ms');
-  const rows = await (personId === undefined ? all : all.where('person_id', '=', personId)).execute();
+  const rows = await (personIds === undefined ? all : all.where('person_id', 'in', [...personIds])).execute();
   return rows.map(toAttempt);
 }
 

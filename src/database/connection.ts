@@ -1,7 +1,7 @@
 import { existsSync, mkdirSync } from 'node:fs';
 import { dirname } from 'node:path';
 import SQLite from 'better-sqlite3';
-import { Kysely, Migrator, SqliteDialect } from 'kysely';
+import { Kysely, Migrator, sql, SqliteDialect } from 'kysely';
 import { migrations, newestVersion } from './migrations';
 import type { Schema } from './schema';
 
@@ -71,4 +71,11 @@ function connect(file: string): SQLite.Database {
       { cause: error },
     );
   }
+}
+
+/** Changes with anything written, by this connection or another: what was worked out before may no longer hold. */
+export async function changeCount(db: Register): Promise<string> {
+  const { rows } = await sql<{ own: number }>`SELECT total_changes() AS own`.execute(db);
+  const others = await sql<{ data_version: number }>`PRAGMA data_version`.execute(db);
+  return `${rows[0]?.own ?? 0}/${others.rows[0]?.data_version ?? 0}`;
 }

@@ -35,10 +35,10 @@ export async function addConfirmedLevel(db: Register, confirmed: ConfirmedLevel,
     .execute();
 }
 
-/** One person's confirmed levels, or everybody's, oldest first. */
-export async function listConfirmedLevels(db: Register, personId?: PersonId): Promise<ConfirmedLevel[]> {
+/** Confirmed levels of some people, or of everybody, oldest first. */
+export async function listConfirmedLevels(db: Register, personIds?: readonly PersonId[]): Promise<ConfirmedLevel[]> {
   const all = db.selectFrom('confirmed_level').selectAll().orderBy('confirmed_on').orderBy('confirmed_at');
-  const rows = await (personId === undefined ? all : all.where('person_id', '=', personId)).execute();
+  const rows = await (personIds === undefined ? all : all.where('person_id', 'in', [...personIds])).execute();
   return rows.map(toConfirmed);
 }
 

@@ -1,28 +1,50 @@
+import type { Insertable } from 'kysely';
 import type { IsoDate } from '../core/shapes/facts';
 import type { NormTable } from '../core/shapes/norms';
-import type { Intake, Person, PersonId } from '../core/shapes/person';
+import type { Entry, Intake } from '../core/shapes/intake';
+import type { Person, PersonId } from '../core/shapes/person';
 import type { Register } from './connection';
+import { toRow as toEntryRow } from './entries';
 import type { Schema } from './schema';
 
-/** Adds a person and their first intake; an id that is there already is left as it is. */
-export async function addPerson(db: Register, person: Person, intake: Intake, at: Date): Promise<void> {
-  const { id, name, birthDate, normTable } = person;
+/** A person with where they stand in the register. */
+export interface KeptPerson extends Person {
+  /** Rises with everything written of them. */
+  readonly revision: number;
+  readonly archived: boolean;
+}
+
+/** Adds a person, their first intake and what has a date of its own; an id that is there already is left as it is. */
+export async function addPerson(
+  db: Register,
+  person: Person,
+  intake: Intake,
+  entries: readonly Entry[],
+  at: Date,
+): Promise<void> {
   await db.transaction().execute(async (trx) => {
     const added = await trx
       .insertInto('person')
-      .values({ id, name, birth_date: birthDate, norm_table: normTable, added_at: at.toISOString() })
+      .values(toPersonRow(person, at, null))
       .onConflict((c) => c.doNothing())
       .executeTakeFirst();
-    if (added.numInsertedOrUpdatedRows === 1n)
-      await trx
-        .insertInto('intake')
-        .values(toIntakeRow(id, intake, at))
-        .execute();
+    if (added.numInsertedOrUpdatedRows !== 1n) return;
+    await trx
+      .insertInto('intake')
+      .values(toIntakeRow(person.id, intake, at))
+      .execute();
+    if (entries.length > 0) await trx.insertInto('entry').values(entries.map(toEntryRow)).execute();
   });
 }
 
 /** Changes who somebody is and adds what is known now; the earlier intake stays. */
-export async function changePerson(db: Register, person: Person, intake: Intake, at: Date): Promise<void> {
+export async function changePerson(
+  db: Register,
+  person: Person,
+  intake: Intake,
+  entries: readonly Entry[],
+  at: Date,
+): Promise<void> {
   await db.transaction().execute(async (trx) => {
     await trx
       .updateTable('person')
@@ -33,40 +55,65 @@ export async function changePerson(db: Register, person: Person, intake: Intake,
       .insertInto('intake')
       .values(toIntakeRow(person.id, intake, at))
       .execute();
+    if (entries.length > 0) await trx.insertInto('entry').values(entries.map(toEntryRow)).execute();
   });
 }
 
-export async function findPerson(db: Register, id: PersonId): Promise<Person | undefined> {
+export async function findPerson(db: Register, id: PersonId): Promise<KeptPerson | undefined> {
   const row = await db.selectFrom('person').selectAll().where('id', '=', id).executeTakeFirst();
   return row && toPerson(row);
 }
 
-/** Everybody, by name. */
-export async function listPeople(db: Register): Promise<Person[]> {
+/** Everybody, by name, the archived among them. */
+export async function listPeople(db: Register): Promise<KeptPerson[]> {
   const rows = await db.selectFrom('person').selectAll().orderBy('name').orderBy('id').execute();
   return rows.map(toPerson);
 }
 
-/** What was known at the end of a day: the newest intake noted on it or before. */
-export async function intakeOn(db: Register, id: PersonId, day: IsoDate): Promise<Intake | undefined> {
-  const row = await db
-    .selectFrom('intake')
+/** People born on a day: the first half of the look for doubles. */
+export async function peopleBornOn(db: Register, birthDates: readonly IsoDate[]): Promise<KeptPerson[]> {
+  if (birthDates.length === 0) return [];
+  const rows = await db
+    .selectFrom('person')
     .selectAll()
-    .where('person_id', '=', id)
-    .where('noted_on', '<=', day)
-    .orderBy('noted_on', 'desc')
-    .orderBy('saved_at', 'desc')
-    .executeTakeFirst();
-  return row && toIntake(row);
+    .where('birth_date', 'in', [...birthDates])
+    .execute();
+  return rows.map(toPerson);
 }
 
-/** The newest intake of everybody, in one query. */
-export async function newestIntakes(db: Register): Promise<Map<PersonId, Intake>> {
-  const rows = await db.selectFrom('intake').selectAll().orderBy('noted_on').orderBy('saved_at').execute();
-  return new Map(rows.map((row) => [row.person_id, toIntake(row)]));
+/** Intakes of one person or of everybody, oldest first. */
+export async function listIntakes(
+  db: Register,
+  personIds?: readonly PersonId[],
+): Promise<{ personId: PersonId; intake: Intake }[]> {
+  const all = db.selectFrom('intake').selectAll().orderBy('noted_on').orderBy('saved_at');
+  const rows = await (personIds === undefined ? all : all.where('person_id', 'in', [...personIds])).execute();
+  return rows.map((row) => ({ personId: row.person_id, intake: toIntake(row) }));
 }
 
-function toIntakeRow(personId: PersonId, { notedOn, ...facts }: Intake, at: Date): Schema['intake'] {
+/** Puts people aside, or back; nothing of them is lost. */
+export async function archivePeople(db: Register, ids: readonly PersonId[], at: Date | null): Promise<void> {
+  await db
+    .updateTable('person')
+    .set({ archived_at: at?.toISOString() ?? null })
+    .where('id', 'in', [...ids])
+    .execute();
+}
+
+export function toPersonRow(person: Person, at: Date, importId: string | null): Insertable<Schema['person']> {
+  const { id, name, birthDate, normTable } = person;
+  return {
+    id,
+    name,
+    birth_date: birthDate,
+    norm_table: normTable,
+    added_at: at.toISOString(),
+    archived_at: null,
+    import_id: importId,
+  };
+}
+
+export function toIntakeRow(personId: PersonId, { notedOn, ...facts }: Intake, at: Date): Schema['intake'] {
   return {
     id: crypto.randomUUID(),
     person_id: personId,
@@ -80,6 +127,22 @@ function toIntake(row: Schema['intake']): Intake {
   return { ...(JSON.parse(row.facts_json) as Omit<Intake, 'notedOn'>), notedOn: row.noted_on };
 }
 
-function toPerson(row: Schema['person']): Person {
-  return { id: row.id, name: row.name, birthDate: row.birth_date, normTable: row.norm_table as NormTable };
+interface PersonRow {
+  id: string;
+  name: string;
+  birth_date: string;
+  norm_table: string | null;
+  archived_at: string | null;
+  revision: number;
+}
+
+function toPerson(row: PersonRow): KeptPerson {
+  return {
+    id: row.id,
+    name: row.name,
+    birthDate: row.birth_date,
+    normTable: row.norm_table as NormTable,
+    revision: row.revision,
+    archived: row.archived_at !== null,
+  };
 }

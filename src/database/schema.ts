@@ -1,7 +1,19 @@
+import type { Generated } from 'kysely';
+
 /** Tables as they are stored; repositories turn rows into the shapes of the core. */
 export interface Schema {
   meta: { key: string; value: string };
-  person: { id: string; name: string; birth_date: string; norm_table: string | null; added_at: string };
+  person: {
+    id: string;
+    name: string;
+    birth_date: string;
+    norm_table: string | null;
+    added_at: string;
+    archived_at: string | null;
+    import_id: string | null;
+    /** Rises with everything written of the person, by triggers. */
+    revision: Generated<number>;
+  };
   intake: { id: string; person_id: string; noted_on: string; saved_at: string; facts_json: string };
   attempt: {
     client_key: string;
@@ -34,4 +46,9 @@ export interface Schema {
     level_json: string;
   };
   place: { id: number; content_json: string };
+  entry: { id: string; person_id: string; on_day: string; saved_at: string; kind: string; content_json: string };
+  person_group: { id: string; name: string; weekday: number; time: string };
+  group_member: { group_id: string; person_id: string };
+  sitting_person: { day: string; person_id: string };
+  roster_import: { id: string; at: string; file_name: string; added: number; undone_at: string | null };
 }

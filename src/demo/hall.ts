@@ -3,19 +3,32 @@ export const hall = {
   name: 'Tern Quay hall',
   town: 'Lower Averley',
   emergencyNumber: '112',
-  floorSlides: true,
-  kit: {
+  units: 'metric',
+  cupboard: {
     chairs: [
-      { heightCm: 43, arms: false },
-      { heightCm: 46, arms: true },
-      { heightCm: 50, arms: true },
+      { heightCm: 43, arms: false, stable: true, count: 6 },
+      { heightCm: 46, arms: true, stable: true, count: 2 },
+      { heightCm: 50, arms: true, stable: true, count: 1 },
+      { heightCm: 44, arms: false, stable: false, count: 14 },
     ],
-    padsCm: [3, 3, 5],
-    weightsKg: [1, 2, 3.5],
+    pads: [
+      { thickCm: 3, count: 4 },
+      { thickCm: 5, count: 2 },
+    ],
+    bars: 1,
+    straps: 2,
+    wedges: 2,
+    bands: 8,
+    mats: 5,
+    weightsKg: [1, 2, 2.3, 3.5],
     raisedSurface: true,
-    rail: true,
-    mat: true,
     box: true,
+    floors: [
+      { where: 'hall, sprung wood', slides: true },
+      { where: 'side room, rubber', slides: false },
+    ],
+    walkwayM: 9,
+    things: ['tape', 'wall'],
   },
 };
 
@@ -39,7 +52,27 @@ export interface DemoPerson {
   readonly normTable: 'female' | 'male' | null;
   readonly heightCm: number | null;
   readonly massKg: number | null;
+  /** Fields of the intake that differ from those of somebody well. */
   readonly more?: Readonly<Record<string, unknown>>;
+  /** Joint, side, 0 to 10, and days before the start day on which it was asked. */
+  readonly pains?: readonly (readonly [joint: string, side: 'L' | 'R' | null, level: number, askedDaysAgo: number])[];
+  readonly falls?: readonly { readonly weeksAgo: number; readonly hurt: boolean }[];
+  /** Readiness questions answered with yes; those of somebody well are all no but for being active. */
+  readonly yes?: readonly string[];
+  /** `null` where the questions were never put again after the first sitting. */
+  readonly askedAgainWeeksAgo?: null;
+  readonly clearance?: {
+    readonly weeksAgo: number;
+    readonly by: string;
+    readonly answer: 'may' | 'may-with-limits';
+    readonly limits: string;
+    readonly untilInDays: number | null;
+  };
+  /** Ticked in the check of the start day. */
+  readonly signsToday?: readonly string[];
+  readonly group?: number;
+  /** Turned up at the start day: only the six questions were put. */
+  readonly walkIn?: boolean;
   readonly sittings: readonly DemoSitting[];
 }
 
@@ -52,7 +85,11 @@ function every12(stands: readonly number[], lastWeeksAgo: number, open = false):
   }));
 }
 
-const knee = (pain: number, side: 'L' | 'R') => ({ limiters: [{ kind: 'knee-pain', pain, side }] });
+/** Those who come together. */
+export const groups = [
+  { name: 'Tuesday 10:00', weekday: 2, time: '10:00' },
+  { name: 'Thursday 14:30', weekday: 4, time: '14:30' },
+];
 
 export const people: readonly DemoPerson[] = [
   {
@@ -62,7 +99,9 @@ export const people: readonly DemoPerson[] = [
     normTable: 'female',
     heightCm: 160,
     massKg: 64,
-    more: { ...knee(3, 'R'), classesSoFar: 14 },
+    more: { classesSoFar: 14, shankCm: 41, kneecapCm: 46, hipBoneCm: 92 },
+    pains: [['knee', 'R', 3, 4]],
+    group: 0,
     sittings: [...every12([7, 8, 8, 9, 9, 10], 13), { weeksAgo: 0.5, stands: 9 }],
   },
   {
@@ -73,6 +112,7 @@ export const people: readonly DemoPerson[] = [
     heightCm: 176,
     massKg: 81,
     more: { classesSoFar: 30, heelDownAtTarget: true },
+    group: 0,
     sittings: every12([11, 12, 13, 13, 15, 16, 17], 6),
   },
   {
@@ -82,13 +122,9 @@ export const people: readonly DemoPerson[] = [
     normTable: 'female',
     heightCm: 154,
     massKg: 58,
-    more: {
-      walkingAid: 'stick',
-      aidIndoors: true,
-      falls12m: 1,
-      readiness: 'ready-with-care',
-      readinessWhy: 'a fall in the garden, looked at',
-    },
+    more: { aidOutdoors: 'stick', aidIndoors: 'stick', contact: { name: 'Ruy Albarrosa, son', phone: '555 0143' } },
+    falls: [{ weeksAgo: 20, hurt: true }],
+    group: 1,
     sittings: every12([6, 6, 5, 6], 9),
   },
   {
@@ -99,6 +135,7 @@ export const people: readonly DemoPerson[] = [
     heightCm: 181,
     massKg: 92,
     more: { classesSoFar: 8 },
+    group: 0,
     sittings: every12([12, 13, 14], 5, true),
   },
   {
@@ -109,6 +146,7 @@ export const people: readonly DemoPerson[] = [
     heightCm: 158,
     massKg: 61,
     more: { classesSoFar: 22 },
+    group: 1,
     sittings: [...every12([10, 10, 11, 10, 10], 14), { weeksAgo: 1, stands: 10 }],
   },
   {
@@ -119,6 +157,7 @@ export const people: readonly DemoPerson[] = [
     heightCm: 166,
     massKg: 70,
     more: { classesSoFar: 40, heelDownAtTarget: true },
+    group: 0,
     sittings: every12([9, 10, 14, 14, 15, 15], 6),
   },
   {
@@ -128,7 +167,8 @@ export const people: readonly DemoPerson[] = [
     normTable: 'female',
     heightCm: 151,
     massKg: 54,
-    more: { readiness: 'not-today', readinessWhy: 'fever since Sunday' },
+    signsToday: ['ill'],
+    group: 1,
     sittings: every12([7, 6, 6], 11),
   },
   {
@@ -139,10 +179,13 @@ export const people: readonly DemoPerson[] = [
     heightCm: 172,
     massKg: 78,
     more: {
-      readiness: 'ask-first',
-      readinessWhy: 'new knee ten weeks ago, limits not known',
-      limiters: [{ kind: 'knee-replaced', side: 'L' }, { kind: 'recent-surgery' }],
+      limiters: [
+        { kind: 'knee-replaced', side: 'L', sinceWeeksAgo: 10 },
+        { kind: 'recent-surgery', sinceWeeksAgo: 10 },
+      ],
+      clinician: { name: 'Dr Imre Sollund', phone: '555 0117' },
     },
+    yes: ['active', 'operation'],
     sittings: every12([14, 13], 22),
   },
   {
@@ -152,7 +195,9 @@ export const people: readonly DemoPerson[] = [
     normTable: 'female',
     heightCm: 162,
     massKg: 73,
-    more: { ...knee(5, 'L'), classesSoFar: 11 },
+    more: { classesSoFar: 11 },
+    pains: [['knee', 'L', 5, 28]],
+    group: 0,
     sittings: every12([11, 11, 10, 6], 4),
   },
   {
@@ -172,6 +217,7 @@ export const people: readonly DemoPerson[] = [
     normTable: 'female',
     heightCm: 157,
     massKg: 60,
+    askedAgainWeeksAgo: null,
     sittings: every12([8, 9, 9, 10], 12.5),
   },
   {
@@ -182,6 +228,15 @@ export const people: readonly DemoPerson[] = [
     heightCm: 164,
     massKg: 66,
     more: { classesSoFar: 9 },
+    yes: ['disease'],
+    clearance: {
+      weeksAgo: 50,
+      by: 'Dr Aune Falk',
+      answer: 'may-with-limits',
+      limits: 'pulse under 130',
+      untilInDays: 9,
+    },
+    group: 0,
     sittings: [...every12([11, 12], 13), { weeksAgo: 0, stands: 6, ends: 'breaks-off' }],
   },
   {
@@ -191,7 +246,7 @@ export const people: readonly DemoPerson[] = [
     normTable: 'male',
     heightCm: 168,
     massKg: 67,
-    more: { walkingAid: 'stick' },
+    more: { aidOutdoors: 'stick' },
     sittings: every12([7, 8, 8, 7], 7),
   },
   {
@@ -201,7 +256,9 @@ export const people: readonly DemoPerson[] = [
     normTable: 'female',
     heightCm: 169,
     massKg: 75,
-    more: { classesSoFar: 50, heelDownAtTarget: true },
+    more: { classesSoFar: 50, heelDownAtTarget: true, medicines: 'metformin in the morning', sugarLowering: true },
+    yes: ['active', 'disease'],
+    group: 0,
     sittings: every12([15, 17, 18, 20, 21, 22], 2),
   },
   {
@@ -211,7 +268,11 @@ export const people: readonly DemoPerson[] = [
     normTable: 'male',
     heightCm: 174,
     massKg: 88,
-    more: { limiters: [{ kind: 'hip-replaced', side: 'R', limitsLifted: true }], classesSoFar: 16 },
+    more: {
+      limiters: [{ kind: 'hip-replaced', side: 'R', limitsLifted: true, by: 'Dr Imre Sollund', limits: 'none left' }],
+      classesSoFar: 16,
+    },
+    group: 1,
     sittings: every12([6, 10, 10, 11], 8),
   },
   {
@@ -240,13 +301,11 @@ export const people: readonly DemoPerson[] = [
     normTable: 'female',
     heightCm: 149,
     massKg: 50,
-    more: {
-      walkingAid: 'walker',
-      aidIndoors: true,
-      falls12m: 2,
-      readiness: 'ready-with-care',
-      readinessWhy: 'two falls, both looked at',
-    },
+    more: { aidOutdoors: 'walker', aidIndoors: 'walker' },
+    falls: [
+      { weeksAgo: 40, hurt: false },
+      { weeksAgo: 25, hurt: false },
+    ],
     sittings: [
       { weeksAgo: 30, stands: 3, cleanBeforeHands: 0, confirmed: true },
       { weeksAgo: 18, stands: 4, cleanBeforeHands: 0, confirmed: true },
@@ -260,7 +319,9 @@ export const people: readonly DemoPerson[] = [
     normTable: 'male',
     heightCm: 179,
     massKg: 86,
-    more: { limiters: [{ kind: 'back-pain', pain: 4 }], classesSoFar: 20 },
+    more: { classesSoFar: 20 },
+    pains: [['back', null, 4, 2]],
+    group: 0,
     sittings: every12([13, 14, 14, 15], 7),
   },
   {
@@ -292,7 +353,7 @@ export const people: readonly DemoPerson[] = [
     normTable: 'female',
     heightCm: 152,
     massKg: 52,
-    more: { limiters: [{ kind: 'fragile-bone' }], walkingAid: 'stick' },
+    more: { limiters: [{ kind: 'fragile-bone' }], aidOutdoors: 'stick' },
     sittings: [
       ...every12([6, 5], 16),
       { weeksAgo: 4, stands: 3, ends: 'is-stopped' },
@@ -307,7 +368,7 @@ export const people: readonly DemoPerson[] = [
     normTable: 'female',
     heightCm: null,
     massKg: null,
-    more: { limiters: [{ kind: 'numb-feet' }] },
+    walkIn: true,
     sittings: [],
   },
 ];

@@ -1,13 +1,15 @@
 import { existsSync, rmSync } from 'node:fs';
 import { pathToFileURL } from 'node:url';
-import { addPerson, changePerson, emptyPersonForm } from '../use-cases/addPerson';
+import { saveGroup, withPeople } from '../use-cases/groups';
 import { isDemo, openRegister, type Register } from '../use-cases/openRegister';
 import { beDemo, changePlace } from '../use-cases/places';
 import { confirmLevel } from '../use-cases/readPeople';
 import { enterPaperResult, saveAttempt } from '../use-cases/saveAttempt';
+import { noteToday } from '../use-cases/saveEntry';
+import { addPerson, addWalkIn, changePerson, emptyPersonForm } from '../use-cases/savePerson';
 import { today } from '../use-cases/today';
 import { seeded, trialEvents } from './events';
-import { hall, people, type DemoPerson, type DemoSitting } from './hall';
+import { groups, hall, people, type DemoPerson, type DemoSitting } from './hall';
 
 const dayMs = 86_400_000;
 const daysBefore = (day: string, days: number): string =>
@@ -18,22 +20,103 @@ export async function loadDemo(db: Register, today: string): Promise<void> {
   await beDemo(db);
   must(await changePlace(db, hall), 'the hall');
   const chance = seeded(20_260_302);
-  for (const person of people) await loadPerson(db, person, today, chance);
+  const keyOf = () => Array.from({ length: 16 }, () => Math.floor(chance() * 16).toString(16)).join('');
+  const groupIds: string[] = [];
+  for (const group of groups) {
+    const id = keyOf();
+    must(await saveGroup(db, id, group), group.name);
+    groupIds.push(id);
+  }
+  for (const person of people) {
+    const id = await loadPerson(db, person, today, chance, keyOf);
+    const groupId = person.group === undefined ? undefined : groupIds[person.group];
+    if (groupId !== undefined) await withPeople(db, [id], { kind: 'join', groupId }, today);
+  }
 }
 
-async function loadPerson(db: Register, person: DemoPerson, today: string, chance: () => number): Promise<void> {
-  const { name, normTable, heightCm, massKg, more, sittings } = person;
+const questions = ['active', 'disease', 'symptoms', 'uncontrolled', 'operation', 'changed', 'wasting'];
+
+async function loadPerson(
+  db: Register,
+  person: DemoPerson,
+  today: string,
+  chance: () => number,
+  keyOf: () => string,
+): Promise<string> {
+  const { name, normTable, heightCm, massKg, more = {}, sittings } = person;
+  if (person.walkIn) return loadWalkIn(db, person, today);
   const birthday = daysBefore(today, person.birthdayDaysAgo);
   const leapSafe = birthday.slice(5) === '02-29' ? '02-28' : birthday.slice(5);
   const birthDate = `${Number(birthday.slice(0, 4)) - person.age}-${leapSafe}`;
   const firstDay = daysBefore(today, 7 * (sittings[0]?.weeksAgo ?? 0));
-  const form = { ...emptyPersonForm, name, birthDate, normTable, heightCm, massKg, ...more };
-  // What holds somebody back today was not known at the first sitting.
-  const atFirst = { ...form, readiness: 'ready', readinessWhy: '' };
+  const who = { name, birthDate, normTable, heightCm, massKg };
+  const atFirst = { ...emptyPersonForm, ...who, ...more, limiters: [], pains: painsOf(person), falls: [] };
   const saved = await addPerson(db, atFirst, today, { notedOn: firstDay });
   if (saved.kind !== 'saved') throw new Error(`${name} was not taken: ${JSON.stringify(saved)}`);
-  for (const sitting of sittings) await loadSitting(db, saved.id, sitting, today, chance);
-  if (form.readiness !== 'ready') must(await changePerson(db, saved.id, form, today), `what is known of ${name} today`);
+  const { id } = saved;
+  const note = async (content: object, day: string, what: string) => {
+    must(await noteToday(db, id, content, day, keyOf()), `${what} of ${name}`);
+  };
+  const usual = (yes: readonly string[]) => ({
+    kind: 'screening',
+    answers: Object.fromEntries(questions.map((q) => [q, yes.includes(q)])),
+  });
+  // Everything in the order of the days, so that each level was confirmed on what was known by then.
+  const story: { day: string; happens: () => Promise<unknown> }[] = [];
+  const at = (day: string, happens: () => Promise<unknown>) => story.push({ day, happens });
+  const ask = (day: string, yes: readonly string[]) => at(day, () => note(usual(yes), day, 'the questions'));
+  ask(firstDay, ['active']);
+  const daysAgo = 7 * (sittings[0]?.weeksAgo ?? 0);
+  const renewed = person.askedAgainWeeksAgo !== null;
+  if (renewed) for (let ago = daysAgo - 280; ago > 21; ago -= 280) ask(daysBefore(today, ago), ['active']);
+  for (const fall of person.falls ?? []) {
+    const fellOn = daysBefore(today, 7 * fall.weeksAgo);
+    const told = { kind: 'fall', fellOn, hurt: fall.hurt, lookedAt: true, headStruck: false, unexplained: false };
+    at(fellOn, () => note(told, fellOn, 'a fall'));
+    ask(daysBefore(fellOn, -7), ['active']);
+  }
+  for (const sitting of sittings)
+    at(daysBefore(today, 7 * sitting.weeksAgo), () => loadSitting(db, id, sitting, today, chance));
+  const { clearance, yes = ['active'] } = person;
+  if (clearance) {
+    const day = daysBefore(today, 7 * clearance.weeksAgo);
+    const { by, answer, limits, untilInDays } = clearance;
+    const until = untilInDays === null ? null : daysBefore(today, -untilInDays);
+    ask(day, yes);
+    at(day, () => note({ kind: 'clearance', by, answer, limits, until }, day, 'the answer'));
+  }
+  if (renewed && sittings.length > 0) {
+    const asked = daysBefore(today, person.pains?.[0]?.[3] ?? 21);
+    const form = { ...atFirst, limiters: limitersOf(more['limiters'], today) };
+    at(asked, async () => must(await changePerson(db, id, form, asked), `the intake of ${name}`));
+    ask(daysBefore(today, 21), yes);
+  }
+  story.sort((a, b) => a.day.localeCompare(b.day));
+  for (const { happens } of story) await happens();
+  if (person.signsToday)
+    await note(
+      { kind: 'day-check', signs: person.signsToday, pulse: null, pressures: [], skippedBecause: null },
+      today,
+      'the check',
+    );
+  return id;
+}
+
+async function loadWalkIn(db: Register, { name, age, normTable }: DemoPerson, today: string): Promise<string> {
+  const six = { symptoms: false, disease: false, active: true, operation: false, falls: 'none', pains: [] };
+  const saved = await addWalkIn(db, { name, ageYears: age, normTable, ...six }, today);
+  if (saved.kind !== 'saved') throw new Error(`${name} was not taken: ${JSON.stringify(saved)}`);
+  return saved.id;
+}
+
+const painsOf = ({ pains = [] }: DemoPerson) =>
+  pains.map(([joint, side, level]) => ({ joint, side, level, since: null, asked: true }));
+
+function limitersOf(limiters: unknown, today: string): object[] {
+  return (Array.isArray(limiters) ? (limiters as { sinceWeeksAgo?: number }[]) : []).map(
+    ({ sinceWeeksAgo, ...limiter }) =>
+      sinceWeeksAgo === undefined ? limiter : { ...limiter, since: daysBefore(today, 7 * sinceWeeksAgo) },
+  );
 }
 
 async function loadSitting(

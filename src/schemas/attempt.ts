@@ -24,6 +24,7 @@ const carries = {
   gap: { lengthMs: numberIn(0, 86_400_000, 'ms').required('is needed') },
   end: {},
   stop: { reason: oneOf(stopReasons).required('is needed') },
+  hold: {},
   note: { text: reason() },
   entered: {
     value: wholeIn(0, 300).required('is needed'),

@@ -1,19 +1,57 @@
-import { string } from 'yup';
-import { exactly, listOf, numberIn, wholeIn, yesNo } from './building';
+import { string, type InferType } from 'yup';
+import { things, unitSystems } from '../core/shapes/person';
+import { exactly, listOf, numberIn, oneOf, wholeIn, yesNo } from './building';
+
+const count = () => wholeIn(0, 200).required();
 
 /** The hall: its name, the number to call, and what there is to sit on, hold and lift. */
 export const placeForm = exactly({
   name: string().trim().min(2, 'Write the name of the hall.').max(80).required('Write the name of the hall.'),
   town: string().max(80).defined(),
   emergencyNumber: string().trim().min(2, 'Write the number to call.').max(20).required('Write the number to call.'),
-  floorSlides: yesNo().required(),
-  kit: exactly({
-    chairs: listOf(exactly({ heightCm: wholeIn(25, 80, 'cm').required(), arms: yesNo().required() }), 30).required(),
-    padsCm: listOf(wholeIn(1, 20, 'cm').required(), 10).required(),
+  units: oneOf(unitSystems).required(),
+  cupboard: exactly({
+    chairs: listOf(
+      exactly({
+        heightCm: wholeIn(25, 80, 'cm').required('Write the height of the seat.'),
+        arms: yesNo().required(),
+        stable: yesNo().required(),
+        count: count(),
+      }),
+      30,
+    ).required(),
+    pads: listOf(
+      exactly({ thickCm: wholeIn(1, 20, 'cm').required('Write how thick it is.'), count: count() }),
+      12,
+    ).required(),
+    bars: count(),
+    straps: count(),
+    wedges: count(),
+    bands: count(),
+    mats: count(),
     weightsKg: listOf(numberIn(0.1, 50, 'kg').required(), 30).required(),
     raisedSurface: yesNo().required(),
-    rail: yesNo().required(),
-    mat: yesNo().required(),
     box: yesNo().required(),
+    floors: listOf(
+      exactly({
+        where: string().trim().min(2, 'Write which floor.').max(40).required('Write which floor.'),
+        slides: yesNo().required(),
+      }),
+      12,
+    ).required(),
+    walkwayM: numberIn(1, 100, 'm').nullable().defined(),
+    things: listOf(oneOf(things).required(), things.length).required(),
   }).required(),
 });
+
+export type PlaceForm = InferType<typeof placeForm>;
+
+export const groupForm = exactly({
+  name: string().trim().min(2, 'Write a name, such as “Tuesday 10:00”.').max(60).required('Write a name.'),
+  weekday: wholeIn(1, 7).required('Choose a day.'),
+  time: string()
+    .matches(/^([01]\d|2[0-3]):[0-5]\d$/, 'Write the time as 10:00.')
+    .required('Write the time as 10:00.'),
+});
+
+export type GroupForm = InferType<typeof groupForm>;

@@ -1,6 +1,8 @@
 import { format, parseISO } from 'date-fns';
 import type { Limiter, LimiterKind, Readiness, WalkingAid } from '../core/shapes/facts';
+import type { IncidentKind, IntakeSection, Joint } from '../core/shapes/intake';
 import type { NormTable } from '../core/shapes/norms';
+import type { RegisterState } from '../core/registerLine';
 
 /** `2 Mar 2026` */
 export const dayWords = (day: string): string => format(parseISO(day), 'd MMM yyyy');
@@ -45,9 +47,9 @@ export const limiterWords: Readonly<Record<LimiterKind, string>> = {
 
 export const isPain = (kind: LimiterKind): boolean => kind.endsWith('-pain');
 
-export function limiterLine({ kind, pain, side }: Limiter): string {
-  const where = side === 'L' ? 'left ' : side === 'R' ? 'right ' : '';
-  return `${where}${limiterWords[kind]}${isPain(kind) && pain != null ? ` ${pain}/10` : ''}`;
+export function limiterLine({ kind, pain, side, unasked }: Limiter): string {
+  if (unasked) return `${limiterWords[kind]}?`;
+  return `${sideWords(side ?? null)}${limiterWords[kind]}${isPain(kind) && pain != null ? ` ${pain}/10` : ''}`;
 }
 
 export const aidWords: Readonly<Record<WalkingAid, string>> = { none: 'none', stick: 'a stick', walker: 'a walker' };
@@ -68,3 +70,53 @@ export function slowingWords(slowing: number | null): string {
       ? `last third ${-percent} % faster`
       : 'even to the end';
 }
+
+/** How somebody stands, in the words of the lists. */
+export const stateWords: Readonly<Record<RegisterState, string>> = {
+  'not-today': 'not today',
+  'ask-first': 'ask first',
+  'to-ask': 'questions to put',
+  'not-tested': 'not tested yet',
+  due: 'due',
+  'to-confirm': 'level to confirm',
+  'with-care': 'ready, with care',
+  ready: 'ready',
+};
+
+export const jointWords: Readonly<Record<Joint, string>> = {
+  neck: 'neck',
+  shoulder: 'shoulder',
+  elbow: 'elbow',
+  hand: 'hand or wrist',
+  back: 'back',
+  hip: 'hip',
+  knee: 'knee',
+  ankle: 'ankle or foot',
+};
+
+const sideWords = (side: 'L' | 'R' | null): string => (side === 'L' ? 'left ' : side === 'R' ? 'right ' : '');
+
+/** `right knee` */
+export const placeWords = (joint: Joint, side: 'L' | 'R' | null): string => `${sideWords(side)}${jointWords[joint]}`;
+
+export const sectionWords: Readonly<Record<IntakeSection, string>> = {
+  'birth-date': 'birth date',
+  body: 'height and mass',
+  bones: 'bones',
+  nerves: 'dizziness, feet and nerves',
+  floor: 'lying and kneeling',
+  aids: 'walking aid',
+  contacts: 'contact and clinician',
+};
+
+export const weekdays = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as const;
+
+export const incidentWords: Readonly<Record<IncidentKind, string>> = {
+  fall: 'a fall',
+  chest: 'chest pain',
+  faint: 'faint',
+  dizzy: 'dizzy',
+  pain: 'pain',
+  unwell: 'unwell',
+  other: 'something else',
+};

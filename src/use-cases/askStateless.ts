@@ -179,6 +179,7 @@ function toFacts(sent: LevelsRequest, testedOn: IsoDate, results: readonly TestR
     limiters: numb ? [...limiters, { kind: 'numb-feet' }] : limiters,
     falls12m: sent.falls12m ?? 0,
     injuredInFall: sent.injuredInFall ?? false,
+    lastFallOn: null,
     walkingAid,
     aidIndoors: sent.aidIndoors ?? walkingAid !== 'none',
     floorSlides: sent.floorSlides ?? true,

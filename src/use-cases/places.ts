@@ -9,18 +9,27 @@ export const usualPlace: Place = {
   name: 'This hall',
   town: '',
   emergencyNumber: '112',
-  floorSlides: true,
-  kit: {
+  units: 'metric',
+  cupboard: {
     chairs: [
-      { heightCm: 43, arms: false },
-      { heightCm: 46, arms: false },
+      { heightCm: 43, arms: false, stable: true, count: 1 },
+      { heightCm: 46, arms: false, stable: true, count: 1 },
     ],
-    padsCm: [3, 5],
+    pads: [
+      { thickCm: 3, count: 1 },
+      { thickCm: 5, count: 1 },
+    ],
+    bars: 1,
+    straps: 0,
+    wedges: 0,
+    bands: 0,
+    mats: 0,
     weightsKg: [1, 2],
     raisedSurface: false,
-    rail: true,
-    mat: false,
     box: false,
+    floors: [{ where: 'hall', slides: true }],
+    walkwayM: null,
+    things: ['tape', 'wall'],
   },
 };
 

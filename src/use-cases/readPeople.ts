@@ -1,6 +1,9 @@
 import { normsVersion, protocolById } from '../catalogue/protocols';
+import { readinessRules } from '../catalogue/readiness/readiness';
 import { levelRules } from '../catalogue/rules';
 import { risePowerRule } from '../catalogue/rules/risePower';
+import { bodyOn, factsOf } from '../core/intake/facts';
+import { knownOn, type Known } from '../core/intake/known';
 import { ageOn } from '../core/math/age';
 import type { Level, LevelsAnswer } from '../core/level/answer';
 import { assignLevels } from '../core/level/assign';
@@ -8,18 +11,18 @@ import { pathOf } from '../core/path';
 import type { AttemptView, PersonView, SittingView } from '../core/personView';
 import { changeBetween, type Sat } from '../core/retest/change';
 import { retestDue } from '../core/retest/due';
-import { rowFor } from '../core/score/rank';
 import { risePower, type RisePower } from '../core/score/risePower';
 import { scoreResult } from '../core/score/scoreResult';
-import type { IsoDate } from '../core/shapes/facts';
-import type { NormRow } from '../core/shapes/norms';
-import type { Intake, Person, PersonId, Place } from '../core/shapes/person';
+import type { Facts, IsoDate, TestResult } from '../core/shapes/facts';
+import type { Intake, PersonRecord } from '../core/shapes/intake';
+import type { Person, PersonId, Place } from '../core/shapes/person';
 import type { Protocol } from '../core/shapes/protocol';
 import { listAttempts } from '../database/attempts';
 import type { Register } from '../database/connection';
+import { listEntries } from '../database/entries';
 import { addConfirmedLevel, listConfirmedLevels, type ConfirmedLevel } from '../database/levels';
-import { findPerson, intakeOn, listPeople, newestIntakes } from '../database/people';
-import { bodyOn, factsOf, toResult } from './personFacts';
+import { findPerson, listIntakes, listPeople, type KeptPerson } from '../database/people';
+import { groupBy } from './groupBy';
 import { readPlace } from './places';
 
 /** The one test of the loop so far. */
@@ -27,29 +30,63 @@ const loopTest = 'chair-stand-30s';
 
 export async function readPerson(db: Register, id: PersonId, today: IsoDate): Promise<PersonView | undefined> {
   const person = await findPerson(db, id);
-  const intake = person && (await intakeOn(db, id, today));
-  if (!person || !intake) return undefined;
-  return describe(
-    person,
-    intake,
-    await readPlace(db),
-    await listAttempts(db, id),
-    await listConfirmedLevels(db, id),
+  return person && (await viewsOf(db, [person], today))[0];
+}
+
+/** Everybody who is not put aside, by name. For many people ask for the lines of the register instead. */
+export async function readEverybody(db: Register, today: IsoDate): Promise<PersonView[]> {
+  return viewsOf(
+    db,
+    (await listPeople(db)).filter((p) => !p.archived),
     today,
   );
 }
 
-/** Everybody, by name, in a handful of queries. */
-export async function readEverybody(db: Register, today: IsoDate): Promise<PersonView[]> {
-  const [people, intakes, place] = [await listPeople(db), await newestIntakes(db), await readPlace(db)];
-  const attempts = groupBy(await listAttempts(db), (a) => a.personId);
-  const levels = groupBy(await listConfirmedLevels(db), (l) => l.personId);
+/** All that the screens show of some people, in a handful of queries and in the order given. */
+export async function viewsOf(db: Register, people: readonly KeptPerson[], today: IsoDate): Promise<PersonView[]> {
+  const ids = people.map((p) => p.id);
+  const place = await readPlace(db);
+  const records = await recordsOf(db, ids);
+  const attempts = groupBy(await listAttempts(db, ids), (a) => a.personId);
+  const levels = groupBy(await listConfirmedLevels(db, ids), (l) => l.personId);
   return people.flatMap((person) => {
-    const intake = intakes.get(person.id);
-    return intake
-      ? [describe(person, intake, place, attempts.get(person.id) ?? [], levels.get(person.id) ?? [], today)]
+    const known = knownOn(records.get(person.id) ?? nothingNoted, today, readinessRules);
+    return known
+      ? [describe(person, known, place, attempts.get(person.id) ?? [], levels.get(person.id) ?? [], today)]
       : [];
   });
+}
+
+const nothingNoted: PersonRecord = { intakes: [], entries: [] };
+
+/** Everything ever noted of some people. */
+export async function recordsOf(db: Register, ids: readonly PersonId[]): Promise<Map<PersonId, PersonRecord>> {
+  const intakes = groupBy(await listIntakes(db, ids), (i) => i.personId);
+  const entries = groupBy(await listEntries(db, ids), (e) => e.personId);
+  return new Map(
+    ids.map((id) => [id, { intakes: (intakes.get(id) ?? []).map((i) => i.intake), entries: entries.get(id) ?? [] }]),
+  );
+}
+
+export async function readRecord(db: Register, id: PersonId): Promise<PersonRecord> {
+  return (await recordsOf(db, [id])).get(id) ?? nothingNoted;
+}
+
+/** Every day on which something was noted or tested, newest first, today always among them. */
+export async function daysNoted(db: Register, view: PersonView, today: IsoDate): Promise<IsoDate[]> {
+  const record = await readRecord(db, view.person.id);
+  const days = new Set([
+    today,
+    ...record.intakes.map((i) => i.notedOn),
+    ...record.entries.map((e) => e.on),
+    ...view.sittings.map((s) => s.attempt.sittingDate),
+  ]);
+  return [...days].filter((d) => d <= today).sort((a, b) => b.localeCompare(a));
+}
+
+/** What was known of somebody at the end of an earlier day. */
+export async function readKnown(db: Register, id: PersonId, day: IsoDate): Promise<Known | undefined> {
+  return knownOn(await readRecord(db, id), day, readinessRules);
 }
 
 export type ConfirmLevel = { kind: 'confirmed'; code: string } | { kind: 'nothing-to-confirm' } | { kind: 'not-found' };
@@ -60,48 +97,76 @@ export async function confirmLevel(db: Register, id: PersonId, today: IsoDate): 
   if (!page) return { kind: 'not-found' };
   const level = page.levels.levels[0];
   if (!level) return { kind: 'nothing-to-confirm' };
-  const facts = factsOf(
-    page.person,
-    page.intake,
-    await readPlace(db),
-    await listAttempts(db, id),
-    page.confirmed,
-    today,
+  const { person, known, confirmed } = page;
+  const facts = factsFrom(person, known, await readPlace(db), await listAttempts(db, [id]), confirmed, today);
+  await addConfirmedLevel(
+    db,
+    { personId: id, confirmedOn: today, rulesVersion: page.levels.rulesVersion, normsVersion, facts, level },
+    new Date(),
   );
-  const confirmed = {
-    personId: id,
-    confirmedOn: today,
-    rulesVersion: page.levels.rulesVersion,
-    normsVersion,
-    facts,
-    level,
-  };
-  await addConfirmedLevel(db, confirmed, new Date());
   return { kind: 'confirmed', code: level.code };
 }
 
-function describe(
+/** Everything the level engine reads, from the records. */
+function factsFrom(
   person: Person,
-  intake: Intake,
+  known: Known,
+  place: Place,
+  attempts: readonly AttemptView[],
+  confirmed: PersonView['confirmed'],
+  day: IsoDate,
+): Facts {
+  const newest = new Map(confirmed.map(({ level }) => [level.pattern, level]));
+  return factsOf(
+    person,
+    known,
+    place,
+    attempts.map(toResult).filter((r) => r !== null),
+    [...newest.values()].map(({ pattern, rung, support }) => ({ pattern, rung, support })),
+    day,
+  );
+}
+
+/** A finished attempt as a result for scoring and levels; `null` while it has none. */
+export function toResult(attempt: AttemptView): TestResult | null {
+  const { trial } = attempt;
+  if (trial.state !== 'finished') return null;
+  return {
+    test: attempt.test,
+    testedOn: attempt.sittingDate,
+    outcome: 'done',
+    value: trial.counted,
+    side: attempt.side,
+    seatHeightCm: attempt.conditions.seatHeightCm ?? null,
+    handsUsed: trial.handsUsed,
+    cleanBeforeHands: trial.handsUsed ? trial.cleanBeforeHands : null,
+  };
+}
+
+function describe(
+  person: KeptPerson,
+  known: Known,
   place: Place,
   attempts: readonly AttemptView[],
   confirmed: readonly ConfirmedLevel[],
   today: IsoDate,
 ): PersonView {
+  const { intake, readiness } = known;
   const sittings = sittingsOf(person, intake, attempts);
   const counted = new Set(sittings.map((s) => s.attempt.clientKey));
-  const levels = assignLevels(levelRules, factsOf(person, intake, place, attempts, confirmed, today));
+  const levels = assignLevels(levelRules, factsFrom(person, known, place, attempts, confirmed, today));
   const latest = sittings[0];
   const toWatch = latest?.score.cutoffs.filter((c) => c.past).length ?? 0;
   const due = latest
-    ? retestDue(latest.attempt.sittingDate, { pastCutoff: toWatch > 0, readiness: intake.readiness })
+    ? retestDue(latest.attempt.sittingDate, { pastCutoff: toWatch > 0, readiness: readiness.outcome })
     : null;
   const levelWaiting = waiting(levels, confirmed, latest);
   const newestDay = attempts.at(-1)?.sittingDate;
   const path = pathOf({
     today,
-    readiness: intake.readiness,
-    readinessWhy: intake.readinessWhy,
+    readiness: readiness.outcome,
+    readinessWhy: readiness.reasons[0]?.text ?? '',
+    toAsk: readiness.asked !== 'current',
     lacking: [...(intake.heightCm === null ? ['height'] : []), ...(intake.massKg === null ? ['mass'] : [])],
     lastTestedOn: latest?.attempt.sittingDate ?? null,
     toRepeat:
@@ -114,7 +179,9 @@ function describe(
   });
   return {
     person,
-    intake,
+    known,
+    archived: person.archived,
+    units: place.units,
     ageYears: ageOn(person.birthDate, today),
     path,
     sittings,
@@ -191,50 +258,4 @@ function powerOf({ rises }: Protocol, person: Person, intake: Intake, { result, 
     },
     risePowerRule,
   );
-}
-
-function groupBy<T>(all: readonly T[], key: (one: T) => string): Map<string, T[]> {
-  const groups = new Map<string, T[]>();
-  for (const one of all) {
-    const known = groups.get(key(one));
-    if (known) known.push(one);
-    else groups.set(key(one), [one]);
-  }
-  return groups;
-}
-
-/** Names for the search of the frame. */
-export async function listFindable(
-  db: Register,
-  today: IsoDate,
-): Promise<{ id: PersonId; name: string; about: string }[]> {
-  const words = { female: 'women', male: 'men' };
-  return (await listPeople(db)).map(({ id, name, birthDate, normTable }) => ({
-    id,
-    name,
-    about: `${ageOn(birthDate, today)}, ${normTable ? words[normTable] : 'norm table open'}`,
-  }));
-}
-
-/** What the station page takes along of everybody, so that it needs no server while a test runs. */
-export async function listStation(db: Register, protocol: Protocol, today: IsoDate) {
-  return (await readEverybody(db, today)).map(({ person, intake, ageYears, sittings, levels, due }) => ({
-    id: person.id,
-    name: person.name,
-    ageYears,
-    readiness: intake.readiness,
-    readinessWhy: intake.readinessWhy,
-    seatHeightCm: intake.seatHeightCm,
-    cautions: levels.cautions.slice(0, -1).map((c) => c.text),
-    row: paceRow(protocol, ageYears, person.normTable),
-    lastTestedOn: sittings[0]?.attempt.sittingDate ?? null,
-    due: due !== null && due.on <= today,
-  }));
-}
-
-/** With the norm table left open the pace is that of the lower median. */
-function paceRow(protocol: Protocol, ageYears: number, sex: Person['normTable']): NormRow | null {
-  const sexes = sex ? [sex] : (['female', 'male'] as const);
-  const rows = sexes.flatMap((s) => rowFor(protocol.norms, { ageYears, sex: s }) ?? []);
-  return rows.sort((a, b) => a.p25 + a.p75 - (b.p25 + b.p75))[0] ?? null;
 }

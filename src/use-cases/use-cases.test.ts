@@ -4,14 +4,15 @@ import { join } from 'node:path';
 import SQLite from 'better-sqlite3';
 import { sql } from 'kysely';
 import { afterEach, beforeEach, describe, expect, test } from 'vitest';
+import { questionIds } from '../core/shapes/intake';
 import { openRegister, RegisterUnusable, type Register } from '../database/connection';
 import { eventsOf, listAttempts } from '../database/attempts';
 import { listConfirmedLevels } from '../database/levels';
-import { intakeOn } from '../database/people';
 import { loadDemo } from '../demo/load';
-import { addPerson, changePerson, emptyPersonForm } from './addPerson';
-import { confirmLevel, readEverybody, readPerson } from './readPeople';
+import { confirmLevel, readEverybody, readKnown, readPerson } from './readPeople';
 import { enterPaperResult, rebuildResults, saveAttempt } from './saveAttempt';
+import { noteToday } from './saveEntry';
+import { addPerson, changePerson, emptyPersonForm } from './savePerson';
 
 const today = '2026-03-02';
 let folder: string;
@@ -38,6 +39,8 @@ const form = {
 async function add(more: object = {}): Promise<string> {
   const saved = await addPerson(db, { ...form, ...more }, today);
   if (saved.kind !== 'saved') throw new Error(JSON.stringify(saved));
+  const answers = Object.fromEntries(questionIds.map((id) => [id, id === 'active']));
+  await noteToday(db, saved.id, { kind: 'screening', answers }, today, `questions-${saved.id}`);
   return saved.id;
 }
 
@@ -48,7 +51,7 @@ describe('the register file', () => {
     expect(await pragma('foreign_keys')).toEqual([{ foreign_keys: 1 }]);
     const raw = new SQLite(file);
     expect(raw.pragma('journal_mode', { simple: true })).toBe('wal');
-    expect(raw.pragma('user_version', { simple: true })).toBe(1);
+    expect(raw.pragma('user_version', { simple: true })).toBe(2);
     raw.close();
   });
   test('opened twice it is migrated once', async () => {
@@ -81,15 +84,15 @@ describe('people', () => {
       heightCm: 1700,
       massKg: 5,
       seatHeightCm: 17,
-      falls12m: -1,
+      classesSoFar: -1,
       extra: 1,
     };
     const answer = await addPerson(db, bad, today);
     const paths = answer.kind === 'rejected' ? answer.errors.map((e) => e.path) : [];
     expect([...new Set(paths)].sort()).toEqual([
       '/birthDate',
+      '/classesSoFar',
       '/extra',
-      '/falls12m',
       '/heightCm',
       '/massKg',
       '/name',
@@ -108,9 +111,10 @@ describe('people', () => {
   });
   test('what was known on an earlier day can be asked again', async () => {
     const id = await add();
-    await changePerson(db, id, { ...form, massKg: 60, readiness: 'not-today' }, '2026-04-01');
-    expect((await intakeOn(db, id, '2026-03-31'))?.massKg).toBe(64);
-    expect((await intakeOn(db, id, '2026-04-01'))?.massKg).toBe(60);
+    await changePerson(db, id, { ...form, massKg: 60 }, '2026-04-01');
+    expect((await readKnown(db, id, '2026-03-01'))?.intake).toBeUndefined();
+    expect((await readKnown(db, id, '2026-03-31'))?.intake.massKg).toBe(64);
+    expect((await readKnown(db, id, '2026-04-01'))?.intake.massKg).toBe(60);
   });
 });
 
@@ -129,7 +133,7 @@ describe('from a result to a confirmed level', () => {
     const id = await add({ classesSoFar: 5 });
     await enterPaperResult(db, id, paper, today);
     expect(await confirmLevel(db, id, today)).toEqual({ kind: 'confirmed', code: 'S5/43/h@4x1' });
-    const [kept] = await listConfirmedLevels(db, id);
+    const [kept] = await listConfirmedLevels(db, [id]);
     expect(kept?.facts.results).toHaveLength(1);
     expect(kept?.level.reasons.length).toBeGreaterThan(2);
     expect((await readPerson(db, id, today))?.path.next.step).toBe('retest');
@@ -163,7 +167,7 @@ describe('the demo hall', () => {
       const ages = everybody.map((p) => p.ageYears);
       expect([everybody.length, Math.min(...ages), Math.max(...ages)]).toEqual([24, 61, 93]);
       expect(everybody.filter((p) => p.person.normTable === null)).toHaveLength(2);
-      expect(everybody.filter((p) => p.intake.readiness === 'not-today')).toHaveLength(1);
+      expect(everybody.filter((p) => p.known.readiness.outcome === 'not-today')).toHaveLength(1);
       const of = (kind: string) => everybody.filter((p) => p.sittings.some((s) => s.change.kind === kind)).length;
       expect(of('clearly-better')).toBeGreaterThan(0);
       expect(of('clearly-worse')).toBeGreaterThan(0);

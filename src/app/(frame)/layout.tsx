@@ -1,12 +1,13 @@
 import type { ReactNode } from 'react';
 import { theRegister } from '../../database/theRegister';
 import { Frame } from '../../screens/frame/frame';
-import { listFindable } from '../../use-cases/readPeople';
+import { readPlace } from '../../use-cases/places';
 import { pretendedToday, today } from '../../use-cases/today';
 
 export default async function FrameLayout({ children }: { children: ReactNode }) {
+  const { emergencyNumber } = await readPlace(await theRegister());
   return (
-    <Frame people={await listFindable(await theRegister(), today())} pretended={pretendedToday() ?? null}>
+    <Frame emergencyNumber={emergencyNumber} today={today()} pretended={pretendedToday() ?? null}>
       {children}
     </Frame>
   );

@@ -37,12 +37,16 @@ export const invalidFields = (errors: readonly FieldError[]): Response =>
 
 const mostBytes = 5_000_000;
 
-/** The body as JSON, or the problem with it. Bytes are counted while reading. */
-export async function readJson(request: Request): Promise<{ json: unknown } | { problem: Response }> {
+/** The body as text of the wanted kind, or the problem with it. Bytes are counted while reading. */
+export async function readBody(
+  request: Request,
+  wanted: RegExp,
+  name: string,
+): Promise<{ text: string } | { problem: Response }> {
   const type = request.headers.get('content-type') ?? '';
-  if (!/^application\/json\s*(;|$)/i.test(type))
+  if (!wanted.test(type))
     return {
-      problem: problem(415, `Send application/json, not ${type === '' ? 'a body without a content type' : type}.`),
+      problem: problem(415, `Send ${name}, not ${type === '' ? 'a body without a content type' : type}.`),
     };
   const parts: Uint8Array[] = [];
   let bytes = 0;
@@ -56,7 +60,18 @@ export async function readJson(request: Request): Promise<{ json: unknown } | { 
     parts.push(part.value);
   }
   try {
-    return { json: JSON.parse(new TextDecoder('utf-8', { fatal: true }).decode(Buffer.concat(parts))) as unknown };
+    return { text: new TextDecoder('utf-8', { fatal: true }).decode(Buffer.concat(parts)) };
+  } catch {
+    return { problem: problem(400, 'The body is not text in UTF-8: save the file as UTF-8 and send it again.') };
+  }
+}
+
+/** The body as JSON, or the problem with it. */
+export async function readJson(request: Request): Promise<{ json: unknown } | { problem: Response }> {
+  const read = await readBody(request, /^application\/json\s*(;|$)/i, 'application/json');
+  if ('problem' in read) return read;
+  try {
+    return { json: JSON.parse(read.text) as unknown };
   } catch (error) {
     return {
       problem: problem(400, `The body is not JSON: ${error instanceof Error ? error.message : String(error)}.`),

@@ -37,6 +37,7 @@ const someone = (more: Partial<Facts> = {}): Facts => ({
   limiters: [],
   falls12m: 0,
   injuredInFall: false,
+  lastFallOn: null,
   walkingAid: 'none',
   aidIndoors: false,
   floorSlides: true,

@@ -3,7 +3,8 @@ import type { Ladder, LevelRules, Need, Rung } from '../shapes/ladder';
 import type { Blocker, Caution, Level, LevelsAnswer, Reason } from './answer';
 import { printLevelCode } from './code';
 import { startingDose } from './dose';
-import { changesOf, closing, limitersInForce, readinessOf, type LimiterInForce } from './limits';
+import { limitersInForce, type LimiterInForce } from '../intake/inForce';
+import { changesOf, closing, readinessOf } from './limits';
 import { checkNeed, readAll, type NeedAnswer, type Readings } from './needs';
 import { supportFor, type SupportAnswer } from './support';
 import { targetFor } from './target';
@@ -37,7 +38,7 @@ type Block = Omit<Blocker, 'rung'>;
  * @see rules.house.source for thresholds without a published source
  */
 export function assignLevels(rules: LevelRules, facts: Facts): LevelsAnswer {
-  const inForce = limitersInForce(rules, facts.limiters);
+  const inForce = limitersInForce(rules.limiters, facts.limiters);
   const readiness = readinessOf(facts, inForce);
   if (readiness === 'not-today') {
     const text = 'Not today: nothing is assigned until the reason is looked at by a licensed professional.';
@@ -121,6 +122,19 @@ function supportBlock(support: SupportAnswer): Block {
 
 function limiterBlock({ row, limiter }: LimiterInForce): Block {
   const fact = `limiter:${row.kind}`;
+  if (limiter.unasked) {
+    const text = `${row.title}: not asked yet, so taken as present; the intake tells`;
+    const tag = `${row.title}?`;
+    return {
+      fact,
+      have: 'not asked',
+      measured: 'not asked',
+      need: 'not present',
+      measuredNeeded: 'not present',
+      tag,
+      text,
+    };
+  }
   if (row.painAtLeast !== undefined) {
     const need = row.painAtLeast - 1;
     const have = limiter.pain ?? null;
@@ -227,7 +241,11 @@ function reasonsOf(person: readonly NeedAnswer[]): Reason[] {
 }
 
 function cautionsOf({ facts, inForce, askFirst }: Case): Caution[] {
-  const cautions: Caution[] = inForce.map(({ row }) => ({ id: row.kind, text: row.says }));
+  const asked = inForce.filter((l) => !l.limiter.unasked);
+  const cautions: Caution[] = asked.map(({ row }) => ({ id: row.kind, text: row.says }));
+  const unasked = [...new Set(inForce.filter((l) => l.limiter.unasked).map(({ row }) => row.title))];
+  if (unasked.length > 0)
+    cautions.push({ id: 'to-complete', text: `Not asked yet, so taken as present: ${unasked.join('; ')}.` });
   if (askFirst)
     cautions.push({ id: 'ask-first', text: 'A licensed professional is asked first; seated work may go on.' });
   if (facts.readiness === 'ready-with-care' || facts.falls12m >= 2 || facts.injuredInFall)

@@ -1,6 +1,6 @@
 import { daysBetween } from '../math/days';
 import { roundTo, roundUpTo } from '../math/round';
-import type { Facts, IsoDate, Limiter, TestResult } from '../shapes/facts';
+import type { Facts, IsoDate, TestResult } from '../shapes/facts';
 import type { HouseRules, Margin, MeasuredFact } from '../shapes/ladder';
 
 /** What the records say of one measured fact today. */
@@ -45,7 +45,7 @@ function readOne(fact: MeasuredFact, done: readonly TestResult[], facts: Facts, 
   const found = firstOfKind(fact, ofDay);
   if (!found) return untested;
   const age = daysBetween(newest, facts.testedOn);
-  if (age > house.untestedAfterDays || upsetSince(facts.limiters, newest)) return untested;
+  if (age > house.untestedAfterDays || upsetSince(facts, newest)) return untested;
   return {
     state: age > house.oldAfterDays ? 'old' : 'fresh',
     cautious: cautiousValue(fact.margin, found.measured, found.result.trials ?? []),
@@ -88,8 +88,9 @@ function found(result: TestResult, measured: number | null): Found {
   return { result, measured: result.outcome === 'unable' ? 0 : (measured ?? 0) };
 }
 
-/** Surgery, or pain of 5 and over, that came after a test makes the test no longer true. */
-function upsetSince(limiters: readonly Limiter[], testedOn: IsoDate): boolean {
+/** A fall, surgery, or pain of 5 and over, that came after a test makes the test no longer true. */
+function upsetSince({ limiters, lastFallOn }: Facts, testedOn: IsoDate): boolean {
+  if (lastFallOn !== null && lastFallOn > testedOn) return true;
   return limiters.some(
     (l) =>
       l.since &&

@@ -1,25 +1,6 @@
-import type { Facts, Limiter, Pattern, Readiness } from '../shapes/facts';
-import type { LevelRules, LimiterChange, LimiterRow } from '../shapes/ladder';
-
-/** A row of the limiter table that holds for this person now, and the limiter it holds for. */
-export interface LimiterInForce {
-  readonly row: LimiterRow;
-  readonly limiter: Limiter;
-}
-
-/** Numb feet may be told as a limiter or as a fact; either suffices, and the schema folds the fact in. */
-export function limitersInForce(rules: LevelRules, limiters: readonly Limiter[]): LimiterInForce[] {
-  return rules.limiters.flatMap((row) =>
-    limiters.filter((limiter) => holds(row, limiter)).map((limiter) => ({ row, limiter })),
-  );
-}
-
-function holds(row: LimiterRow, limiter: Limiter): boolean {
-  if (row.kind !== limiter.kind) return false;
-  if (row.untilLifted && limiter.limitsLifted === true) return false;
-  // A pain without a number was not asked; it is read as the worst, never as none.
-  return row.painAtLeast === undefined || (limiter.pain ?? 10) >= row.painAtLeast;
-}
+import type { LimiterInForce } from '../intake/inForce';
+import type { Facts, Pattern, Readiness } from '../shapes/facts';
+import type { LimiterChange } from '../shapes/ladder';
 
 export function closing(inForce: readonly LimiterInForce[], pattern: Pattern, rung: number): LimiterInForce[] {
   return inForce.filter(({ row }) => row.closes[pattern]?.some(([from, to]) => from <= rung && rung <= to));

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { levelRules } from '../../catalogue/rules';
 import type { Facts, Limiter } from '../shapes/facts';
-import { limitersInForce } from './limits';
+import { limitersInForce } from '../intake/inForce';
 import { readAll } from './needs';
 import { supportFor } from './support';
 import { startingDose } from './dose';
@@ -28,6 +28,7 @@ const facts = (stage: number | null, legS: number | null, more: Partial<Facts> =
   limiters: [],
   falls12m: 0,
   injuredInFall: false,
+  lastFallOn: null,
   walkingAid: 'none',
   aidIndoors: false,
   floorSlides: true,
@@ -42,7 +43,8 @@ const facts = (stage: number | null, legS: number | null, more: Partial<Facts> =
   ...more,
 });
 const supportOf = (f: Facts) =>
-  supportFor(rung, levelRules, f, readAll(levelRules, f), limitersInForce(levelRules, f.limiters), undefined).support;
+  supportFor(rung, levelRules, f, readAll(levelRules, f), limitersInForce(levelRules.limiters, f.limiters), undefined)
+    .support;
 
 describe('hands by shown balance on two feet (common practice, no published source)', () => {
   test.each([

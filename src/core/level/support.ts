@@ -1,7 +1,8 @@
 import { supports, type Facts, type RungConfirmed, type Support } from '../shapes/facts';
 import type { LevelRules, Rung } from '../shapes/ladder';
 import type { Reason } from './answer';
-import { changesOf, type LimiterInForce } from './limits';
+import type { LimiterInForce } from '../intake/inForce';
+import { changesOf } from './limits';
 import type { Readings } from './needs';
 
 export interface SupportAnswer {

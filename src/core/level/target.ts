@@ -2,7 +2,8 @@ import { roundTo } from '../math/round';
 import type { Facts, Pattern } from '../shapes/facts';
 import type { LevelRules, Rung } from '../shapes/ladder';
 import type { Reason } from './answer';
-import { changesOf, type LimiterInForce } from './limits';
+import type { LimiterInForce } from '../intake/inForce';
+import { changesOf } from './limits';
 import type { Readings } from './needs';
 import { seatAtLeast } from './seat';
 

@@ -81,7 +81,7 @@ export function readCountTrial(rule: CountRule, events: readonly AttemptEvent[])
     stopped: stop !== undefined,
     ended: live.some((e) => e.kind === 'end'),
     answered: half !== undefined,
-    away: gaps.some((ms) => ms > longestGapMs),
+    brokenOff: gaps.some((ms) => ms > longestGapMs) || live.some((e) => e.kind === 'hold'),
   });
   return {
     state,
@@ -102,10 +102,12 @@ export function readCountTrial(rule: CountRule, events: readonly AttemptEvent[])
   };
 }
 
-function stateOf(was: Record<'started' | 'entered' | 'stopped' | 'ended' | 'answered' | 'away', boolean>): CountState {
+function stateOf(
+  was: Record<'started' | 'entered' | 'stopped' | 'ended' | 'answered' | 'brokenOff', boolean>,
+): CountState {
   if (was.entered) return 'finished';
   if (was.stopped) return 'stopped';
-  if (was.away) return 'to-repeat';
+  if (was.brokenOff) return 'to-repeat';
   if (was.ended) return was.answered ? 'finished' : 'half-way-open';
   return was.started ? 'running' : 'waiting';
 }

@@ -30,6 +30,8 @@ export type AttemptEvent = Stamp &
     | { readonly kind: 'gap'; readonly lengthMs: number }
     | { readonly kind: 'end' }
     | { readonly kind: 'stop'; readonly reason: StopReason }
+    /** Somebody in the hall needs help: the try is kept, without a result, and done again. */
+    | { readonly kind: 'hold' }
     | { readonly kind: 'note'; readonly text: string }
     /** A result written down on paper and typed in later. */
     | {

@@ -35,6 +35,13 @@ export interface Limiter {
   readonly since?: IsoDate | null;
   /** Limits lifted, or the activity released, in writing by a licensed professional. */
   readonly limitsLifted?: boolean;
+  /** Who released it or set the limits, and the limits in their words. */
+  readonly by?: string;
+  readonly limits?: string;
+  /** For surgery: of the eye, which heals sooner. */
+  readonly ofTheEye?: boolean;
+  /** Not asked yet, and read as present until it is. */
+  readonly unasked?: boolean;
 }
 
 export const walkingAids = ['none', 'stick', 'walker'] as const;
@@ -118,6 +125,8 @@ export interface Facts {
   readonly limiters: readonly Limiter[];
   readonly falls12m: number;
   readonly injuredInFall: boolean;
+  /** Results of tests before it open nothing. */
+  readonly lastFallOn: IsoDate | null;
   readonly walkingAid: WalkingAid;
   readonly aidIndoors: boolean;
   readonly floorSlides: boolean;

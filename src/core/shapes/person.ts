@@ -1,4 +1,4 @@
-import type { IsoDate, Kit, Limiter, Readiness, WalkingAid } from './facts';
+import type { IsoDate } from './facts';
 import type { NormTable } from './norms';
 
 export type PersonId = string;
@@ -11,29 +11,54 @@ export interface Person {
   readonly normTable: NormTable;
 }
 
-/** What was known on a day. A newer intake stands beside the older one, so that a sitting can be read as it was. */
-export interface Intake {
-  readonly notedOn: IsoDate;
-  readonly heightCm: number | null;
-  readonly massKg: number | null;
-  readonly seatHeightCm: number | null;
-  readonly readiness: Readiness;
-  readonly readinessWhy: string;
-  readonly limiters: readonly Limiter[];
-  readonly falls12m: number;
-  readonly injuredInFall: boolean;
-  readonly walkingAid: WalkingAid;
-  readonly aidIndoors: boolean;
-  readonly sitsUnsupported: boolean;
-  readonly heelDownAtTarget: boolean;
-  readonly classesSoFar: number;
+export interface CupboardChair {
+  readonly heightCm: number;
+  readonly arms: boolean;
+  /** Does not slide or tip; only such a chair is tested or trained on. */
+  readonly stable: boolean;
+  readonly count: number;
 }
+
+export const things = ['tape', 'wall', 'filament', 'cuff'] as const;
+export type Thing = (typeof things)[number];
+
+/** What there is to sit on, hold, lift and lie on. Heights and thicknesses are whole centimetres. */
+export interface Cupboard {
+  readonly chairs: readonly CupboardChair[];
+  readonly pads: readonly { readonly thickCm: number; readonly count: number }[];
+  readonly bars: number;
+  readonly straps: number;
+  readonly wedges: number;
+  readonly bands: number;
+  readonly mats: number;
+  readonly weightsKg: readonly number[];
+  readonly raisedSurface: boolean;
+  readonly box: boolean;
+  readonly floors: readonly { readonly where: string; readonly slides: boolean }[];
+  /** Free straight floor to walk on. */
+  readonly walkwayM: number | null;
+  readonly things: readonly Thing[];
+}
+
+export const unitSystems = ['metric', 'us'] as const;
+export type UnitSystem = (typeof unitSystems)[number];
 
 /** The hall and what stands in its cupboard. */
 export interface Place {
   readonly name: string;
   readonly town: string;
   readonly emergencyNumber: string;
-  readonly floorSlides: boolean;
-  readonly kit: Kit;
+  /** Units shown; everything is kept in SI. */
+  readonly units: UnitSystem;
+  readonly cupboard: Cupboard;
+}
+
+/** People who come together: "Tuesday 10:00". */
+export interface Group {
+  readonly id: string;
+  readonly name: string;
+  /** 1 Monday to 7 Sunday. */
+  readonly weekday: number;
+  /** `HH:MM` */
+  readonly time: string;
 }

@@ -1,3 +1,4 @@
+import type { Thing } from './person';
 import type { Cutoff, NormSet, Reliability, Standard } from './norms';
 
 /** How a test is taken down: there is one screen a kind of capture, not a screen a test. */
@@ -11,6 +12,14 @@ export type Capture =
 
 /** `none` the body as a whole; `both` left and right apart; `chosen` one side, the instructor notes which. */
 export type Sides = 'none' | 'both' | 'chosen';
+
+/** Something the hall must have for a test. */
+export type PlaceNeed =
+  | { readonly what: 'chair'; readonly fromCm: number; readonly toCm: number }
+  | { readonly what: 'walkway'; readonly metres: number }
+  | { readonly what: 'weight'; readonly kg: number }
+  | { readonly what: 'mat' | 'pads' | 'fixed-hold' }
+  | { readonly what: 'thing'; readonly thing: Thing };
 
 /** A test as the instructor picks it: plain data, one folder in the catalogue. */
 export interface Protocol {
@@ -31,6 +40,10 @@ export interface Protocol {
   /** One line each, shown before the start. */
   readonly cautions: readonly string[];
   readonly practice: string;
+  /** What it takes besides a floor and a stopwatch. */
+  readonly place?: readonly PlaceNeed[];
+  /** Seated arm work, which may go on while a professional is asked. */
+  readonly seatedArms?: true;
   readonly source: string;
   /** Seat the norms were taken from, where the test starts on a seat. */
   readonly seatCm?: number;

@@ -1,5 +1,6 @@
 import { sql, type Migration } from 'kysely';
 import { firstLoop } from './0001-first-loop';
+import { intakeAndReadiness } from './0002-intake-and-readiness';
 
 /**
  * A migration with its number. Kysely does not wrap SQLite's schema changes in a transaction, so each opens its own
@@ -21,6 +22,7 @@ function numbered(version: number, change: Migration['up']): Migration {
 /** In order, listed by hand, never edited once shipped. */
 export const migrations: Readonly<Record<string, Migration>> = {
   '0001-first-loop': numbered(1, firstLoop),
+  '0002-intake-and-readiness': numbered(2, intakeAndReadiness),
 };
 
 export const newestVersion = Object.keys(migrations).length;

@@ -2,28 +2,16 @@
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/react';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
+import type { RegisterLine } from '../../core/registerLine';
 import { Key } from '../touch/button';
+import { stateWords, tableWords } from '../words';
+import { fetchLines } from './askRegister';
 import { isCommand } from './singleLetters';
 
-export interface Findable {
-  readonly id: string;
-  readonly name: string;
-  readonly about: string;
-}
-
-const plain = (text: string) => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
-
-/** People whose names hold every typed part, in any order and without accents. */
-export function matching<P extends { readonly name: string }>(people: readonly P[], typed: string, most = 8): P[] {
-  const parts = plain(typed)
-    .split(/\s+/)
-    .filter((part) => part !== '');
-  return people.filter((p) => parts.every((part) => plain(p.name).includes(part))).slice(0, most);
-}
-
-/** Finds a person from anywhere; `/` puts the cursor in. */
-export function Find({ people }: { people: readonly Findable[] }) {
+/** Finds a person from anywhere, slips and level codes allowed; `/` puts the cursor in. */
+export function Find() {
   const [typed, setTyped] = useState('');
+  const [found, setFound] = useState<{ for: string; lines: readonly RegisterLine[] | null }>({ for: '', lines: [] });
   const field = useRef<HTMLInputElement>(null);
   const router = useRouter();
   useEffect(() => {
@@ -37,11 +25,22 @@ export function Find({ people }: { people: readonly Findable[] }) {
       window.removeEventListener('keydown', jump);
     };
   }, []);
-  const found = typed.trim() === '' ? [] : matching(people, typed);
+  useEffect(() => {
+    const search = typed.trim();
+    if (search === '') return;
+    const asking = new AbortController();
+    fetchLines({ search, limit: 8 }, asking.signal).then(
+      (answer) => setFound({ for: search, lines: answer?.lines ?? null }),
+      () => undefined,
+    );
+    return () => asking.abort();
+  }, [typed]);
+  const asked = typed.trim();
+  const lines = found.lines ?? [];
   return (
     <Combobox
       immediate
-      onChange={(person: Findable | null) => {
+      onChange={(person: RegisterLine | null) => {
         setTyped('');
         if (person) router.push(`/people/${person.id}`);
       }}
@@ -50,7 +49,7 @@ export function Find({ people }: { people: readonly Findable[] }) {
         <ComboboxInput
           ref={field}
           aria-label="Find a person"
-          placeholder="Find a person"
+          placeholder="Name or level code"
           autoComplete="off"
           className="h-11 w-full rounded-md border-2 border-ink bg-board px-3 pr-10 placeholder:text-ink-soft"
           displayValue={() => typed}
@@ -61,19 +60,27 @@ export function Find({ people }: { people: readonly Findable[] }) {
         <span className="pointer-events-none absolute top-2 right-2 text-ink-soft" aria-hidden>
           <Key>/</Key>
         </span>
-        {typed.trim() !== '' && (
-          <ComboboxOptions static className="absolute right-0 z-20 mt-1 w-80 border-2 border-ink bg-board">
-            {found.map((person) => (
+        {asked !== '' && (
+          <ComboboxOptions static className="absolute right-0 z-20 mt-1 w-96 max-w-[90vw] border-2 border-ink bg-board">
+            {lines.map((person) => (
               <ComboboxOption
                 key={person.id}
                 value={person}
                 className="flex min-h-11 cursor-pointer items-baseline gap-3 px-3 py-2 data-focus:bg-wood-pale"
               >
                 <span className="font-bold">{person.name}</span>
-                <span className="text-sm text-ink-soft">{person.about}</span>
+                <span className="text-sm text-ink-soft">
+                  {person.ageYears}, {tableWords(person.normTable)}, {person.code ?? stateWords[person.state]}
+                </span>
               </ComboboxOption>
             ))}
-            {found.length === 0 && <div className="px-3 py-3">Nobody of that name is in the register.</div>}
+            {found.for === asked && lines.length === 0 && (
+              <div className="px-3 py-3">
+                {found.lines === null
+                  ? 'The server does not answer. Try again in a moment.'
+                  : 'Nobody like that is in the register.'}
+              </div>
+            )}
           </ComboboxOptions>
         )}
       </div>

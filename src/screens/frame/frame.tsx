@@ -1,18 +1,20 @@
 import type { ReactNode } from 'react';
-import { Find, type Findable } from './find';
+import { Find } from './find';
+import { Hold, HoldButton } from './hold';
 import { Hotkeys } from './hotkeys';
 import { Outbox } from './outbox';
 import { Places } from './places';
 
 interface Props {
-  readonly people: readonly Findable[];
+  readonly emergencyNumber: string;
+  readonly today: string;
   /** Set when the day is pretended, for demonstrations and pictures. */
   readonly pretended: string | null;
   readonly children: ReactNode;
 }
 
 /** Court line on top with the places on it, the search, what waits to be sent. */
-export function Frame({ people, pretended, children }: Props) {
+export function Frame({ emergencyNumber, today, pretended, children }: Props) {
   return (
     <>
       <a
@@ -31,12 +33,14 @@ export function Frame({ people, pretended, children }: Props) {
           <Places />
           <div className="order-2 ml-auto flex flex-wrap items-center gap-x-4 pb-2 lg:order-3">
             {pretended && <span className="num text-sm whitespace-nowrap">as on {pretended}</span>}
-            <Find people={people} />
+            <HoldButton />
+            <Find />
           </div>
         </div>
       </header>
       <Outbox />
       <Hotkeys />
+      <Hold emergencyNumber={emergencyNumber} today={today} />
       <main id="main" className="mx-auto max-w-[1400px] px-7 pb-10">
         {children}
       </main>

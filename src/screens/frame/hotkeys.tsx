@@ -7,6 +7,7 @@ import { isCommand, lettersAreOn, switchLetters, useLettersOn } from './singleLe
 const everywhere = [
   ['/', 'find a person'],
   ['?', 'this legend'],
+  ['F9', 'hold: somebody needs help'],
 ] as const;
 const lane = [
   ['Space', 'or a tap: counts a stand (also 1, PageDown)'],

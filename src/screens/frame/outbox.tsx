@@ -1,19 +1,24 @@
 'use client';
 import { useEffect, useState } from 'react';
-import type { KeptAttempt } from '../test/attemptStore';
-import { sendAttempt, waitingToSend } from '../test/sending';
+import { entriesToSend, sendAttempt, sendEntry, waitingToSend } from '../test/sending';
 
 const everyMs = 2000;
 
+interface Waiting {
+  readonly personName: string;
+  readonly refused: string | null;
+}
+
 /** Sends what waits in this browser, from whichever page is open, and says so while something waits. */
 export function Outbox() {
-  const [waiting, setWaiting] = useState<readonly KeptAttempt[]>([]);
+  const [waiting, setWaiting] = useState<readonly Waiting[]>([]);
   useEffect(() => {
     let live = true;
     let timer: ReturnType<typeof setTimeout> | undefined;
     const round = async () => {
       for (const attempt of await waitingToSend()) if (attempt.refused === null) await sendAttempt(attempt);
-      const left = await waitingToSend();
+      for (const entry of await entriesToSend()) if (entry.refused === null) await sendEntry(entry);
+      const left = [...(await waitingToSend()), ...(await entriesToSend())];
       if (!live) return;
       setWaiting(left);
       timer = setTimeout(() => void round(), everyMs);

@@ -1,16 +1,11 @@
 import Link from 'next/link';
 import { StateMark } from '../drawing/stateMark';
 import { Stool } from '../drawing/stool';
-import type { PersonView } from '../../core/personView';
+import { Pages, type HallPage } from '../frame/pages';
 import { dayWords } from '../words';
 
-/** Everybody's squat level; those that wait for a yes first. */
-export function HallLevels({ people }: { people: readonly PersonView[] }) {
-  const known = people.filter((p) => p.levelWaiting ?? p.confirmed.at(-1));
-  const order = [...known].sort(
-    (a, b) =>
-      Number(b.levelWaiting !== null) - Number(a.levelWaiting !== null) || a.person.name.localeCompare(b.person.name),
-  );
+/** Squat levels in the order given: those that wait for a yes first. */
+export function HallLevels({ people: order, pages }: HallPage) {
   return (
     <div className="pt-5">
       <h1 className="text-2xl font-extrabold">Squat levels</h1>
@@ -39,6 +34,7 @@ export function HallLevels({ people }: { people: readonly PersonView[] }) {
           );
         })}
       </ul>
+      <Pages {...pages} />
     </div>
   );
 }

@@ -1,94 +1,79 @@
 'use client';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
-import type { Place } from '../../core/shapes/person';
-import { seatHeights } from '../../core/level/seat';
+import { useState, type ReactNode } from 'react';
+import { missingFor, thingWords, toKit } from '../../core/intake/cupboard';
+import { things, type Cupboard, type Place } from '../../core/shapes/person';
+import { protocols } from '../../catalogue/protocols';
 import type { FieldError } from '../../schemas/parse';
-import { Stool } from '../drawing/stool';
+import { StateMark } from '../drawing/stateMark';
 import { Button, ButtonLink } from '../touch/button';
+import { typedNumber } from '../touch/typed';
+import { useOneAtATime } from '../touch/useOneAtATime';
+import { SeatRow } from './seatRow';
 
 interface Props {
   readonly place: Place;
   readonly save: (place: unknown) => Promise<{ kind: string; errors?: readonly FieldError[] }>;
 }
 
-const field = 'mt-1 block h-12 rounded-md border-2 border-ink bg-board px-3';
+const box = 'num h-11 rounded-md border-2 border-ink bg-board px-2 aria-invalid:border-stop';
+const counted = [
+  ['bars', 'rails and bars'],
+  ['straps', 'strap pairs'],
+  ['wedges', 'heel wedges'],
+  ['bands', 'loop bands'],
+  ['mats', 'mats'],
+] as const;
 
-/** `43, 46 5,5` as numbers; what is no number stays, so that the check can say so. */
-const numbersIn = (text: string): unknown[] =>
-  text
-    .split(/[;\s]+|,\s+/)
-    .filter((part) => part !== '')
-    .map((part) => (Number.isNaN(Number(part.replace(',', '.'))) ? part : Number(part.replace(',', '.'))));
-
-/** What there is to sit on, and at once every seat that can be built from it. */
+/** What there is to sit on, hold and lift; beside it at once which seats and which tests come of it. */
 export function CupboardScreen({ place, save }: Props) {
   const router = useRouter();
-  const [name, setName] = useState(place.name);
-  const [town, setTown] = useState(place.town);
-  const [emergencyNumber, setEmergency] = useState(place.emergencyNumber);
-  const [chairs, setChairs] = useState(place.kit.chairs.map((c) => c.heightCm).join(' '));
-  const [pads, setPads] = useState(place.kit.padsCm.join(' '));
-  const [weights, setWeights] = useState(place.kit.weightsKg.join(' '));
-  const [floorSlides, setFloorSlides] = useState(place.floorSlides);
-  const [faults, setFaults] = useState<readonly FieldError[]>([]);
-  // Only heights are typed here; what is known of a chair of that height stays.
-  const hasArms = (heightCm: unknown) => place.kit.chairs.some((c) => c.heightCm === heightCm && c.arms);
-  const typed = {
-    name,
-    town,
-    emergencyNumber,
-    floorSlides,
-    kit: {
-      ...place.kit,
-      chairs: numbersIn(chairs).map((heightCm) => ({ heightCm, arms: hasArms(heightCm) })),
-      padsCm: numbersIn(pads),
-      weightsKg: numbersIn(weights),
-    },
-  };
-  const whole = (list: unknown[]): number[] => list.filter((n): n is number => typeof n === 'number');
-  const seats = seatHeights({
-    ...place.kit,
-    chairs: whole(numbersIn(chairs)).map((heightCm) => ({ heightCm, arms: false })),
-    padsCm: whole(numbersIn(pads)).slice(0, 6),
+  const [hall, setHall] = useState({
+    name: place.name,
+    town: place.town,
+    emergencyNumber: place.emergencyNumber,
+    units: place.units,
   });
-  const faultAt = (path: string) => faults.filter((f) => f.path.startsWith(path)).map((f) => f.message)[0];
-  const submit = async () => {
-    const answer = await save(typed).catch(() => null);
-    if (answer?.kind === 'saved') router.push('/library');
-    else
-      setFaults(
-        answer?.errors ?? [
-          { path: '', message: 'The server did not answer. What you wrote is still here; save again.' },
-        ],
-      );
+  const [cupboard, setCupboard] = useState<Cupboard>(place.cupboard);
+  const [weights, setWeights] = useState(place.cupboard.weightsKg.join(' '));
+  const [faults, setFaults] = useState<readonly FieldError[]>([]);
+  const put = (more: Partial<Cupboard>) => setCupboard((c) => ({ ...c, ...more }));
+  const faultAt = (path: string) => faults.find((f) => f.path === path || f.path.startsWith(`${path}/`))?.message;
+  const weightsKg = weights
+    .split(/[;\s]+/)
+    .filter((w) => w !== '')
+    .map((w) => typedNumber(w, null) as number);
+  // Only what can be read as numbers is drawn; the rest is told when it is saved.
+  const drawn: Cupboard = {
+    ...cupboard,
+    chairs: cupboard.chairs.filter((c) => Number.isInteger(c.heightCm) && c.heightCm >= 25 && c.heightCm <= 80),
+    pads: cupboard.pads.filter((p) => Number.isInteger(p.thickCm) && p.thickCm >= 1 && p.thickCm <= 20),
+    weightsKg: weightsKg.filter((w) => typeof w === 'number'),
   };
-  const input = (
-    id: string,
-    label: string,
-    value: string,
-    set: (v: string) => void,
-    path: string,
-    wide = 'w-80 max-w-full',
-  ) => (
-    <div className="min-h-[100px]">
-      <label htmlFor={id} className="font-semibold">
-        {label}
-      </label>
+  const submit = useOneAtATime(async () => {
+    const answer = await save({ ...hall, cupboard: { ...cupboard, weightsKg } }).catch(() => null);
+    if (answer?.kind === 'saved') {
+      router.push('/library');
+      return false;
+    }
+    setFaults(
+      answer?.errors ?? [{ path: '', message: 'The server did not answer. What you wrote is still here; save again.' }],
+    );
+    return true;
+  });
+  const text = (id: 'name' | 'town' | 'emergencyNumber', label: string, wide: string) => (
+    <label className="font-semibold">
+      {label}
       <input
         id={id}
-        value={value}
+        value={hall[id]}
         autoComplete="off"
-        aria-describedby={`${id}-fault`}
-        onChange={(event) => {
-          set(event.target.value);
-        }}
-        className={`${field} ${wide}`}
+        aria-invalid={faultAt(`/${id}`) !== undefined}
+        onChange={(event) => setHall((h) => ({ ...h, [id]: event.target.value }))}
+        className={`mt-1 block h-11 rounded-md border-2 border-ink bg-board px-3 ${wide}`}
       />
-      <p id={`${id}-fault`} className="text-sm font-semibold text-stop">
-        {faultAt(path)}
-      </p>
-    </div>
+      <span className="block text-sm text-stop">{faultAt(`/${id}`)}</span>
+    </label>
   );
   return (
     <form
@@ -96,53 +81,282 @@ export function CupboardScreen({ place, save }: Props) {
       noValidate
       onSubmit={(event) => {
         event.preventDefault();
-        void submit();
+        submit();
       }}
     >
-      <h1 className="text-2xl font-extrabold">The hall and its cupboard</h1>
-      <div className="mt-4 grid gap-10 lg:grid-cols-2">
-        <div>
-          {input('name', 'Hall', name, setName, '/name')}
-          {input('town', 'Town', town, setTown, '/town')}
-          {input('emergency', 'Emergency number', emergencyNumber, setEmergency, '/emergencyNumber', 'w-40')}
-          <label className="flex min-h-11 items-center gap-2.5">
-            <input
-              type="checkbox"
-              className="size-6 accent-ink"
-              checked={floorSlides}
-              onChange={(event) => {
-                setFloorSlides(event.target.checked);
-              }}
-            />
-            the floor lets a sock slide
-          </label>
+      <div className="flex flex-wrap items-center justify-between gap-4">
+        <h1 className="text-2xl font-extrabold">The hall and its cupboard</h1>
+        <div className="flex flex-wrap items-center gap-4">
+          <p role="alert" className="font-semibold text-stop">
+            {faults.length === 0 ? '' : (faultAt('') ?? 'Nothing was saved yet: the marked fields need another look.')}
+          </p>
+          <ButtonLink look="plain" href="/library">
+            Leave without saving
+          </ButtonLink>
+          <Button type="submit" className="min-w-48">
+            Save the cupboard
+          </Button>
         </div>
-        <div>
-          {input('chairs', 'Seat heights of the chairs, whole cm', chairs, setChairs, '/kit/chairs')}
-          {input('pads', 'Pads, thickness in whole cm', pads, setPads, '/kit/padsCm')}
-          {input('weights', 'Weights, kg', weights, setWeights, '/kit/weightsKg')}
-          <p className="font-semibold">Seats that can be built, at most two pads on a chair</p>
-          <ul className="flex flex-wrap">
-            {seats.map((seat) => (
-              <li key={seat.heightCm} className="text-center">
-                <Stool heightCm={seat.heightCm} support="0" size={74} />
-                <span className="num block">{seat.heightCm}</span>
-              </li>
+      </div>
+      <div className="mt-3 flex flex-wrap gap-x-5 gap-y-2">
+        {text('name', 'Hall', 'w-60')}
+        {text('town', 'Town', 'w-48')}
+        {text('emergencyNumber', 'Emergency number', 'w-36')}
+        <label className="font-semibold">
+          Units shown
+          <select
+            value={hall.units}
+            onChange={(event) => setHall((h) => ({ ...h, units: event.target.value === 'us' ? 'us' : 'metric' }))}
+            className="mt-1 block h-11 rounded-md border-2 border-ink bg-board px-2"
+          >
+            <option value="metric">cm and kg</option>
+            <option value="us">feet, inches, pounds</option>
+          </select>
+        </label>
+      </div>
+      <div className="mt-4">
+        <Heading>Seats that can be built</Heading>
+        <SeatRow kit={toKit(drawn)} />
+      </div>
+      <div className="mt-4 grid items-start gap-x-10 gap-y-5 lg:grid-cols-[1.25fr_1fr_1.15fr]">
+        <section>
+          <Heading>Chairs</Heading>
+          <Rows
+            list={cupboard.chairs}
+            fresh={{ heightCm: 45, arms: false, stable: true, count: 1 }}
+            change={(chairs) => put({ chairs })}
+            add="Add a chair"
+            fault={(i) => faultAt(`/cupboard/chairs/${i}`)}
+            row={(chair, set, i) => (
+              <>
+                <NumberBox
+                  label={`Seat of chair ${i + 1}, cm`}
+                  value={chair.heightCm}
+                  set={(heightCm) => set({ heightCm })}
+                  after="cm"
+                />
+                <NumberBox
+                  label={`How many of chair ${i + 1}`}
+                  value={chair.count}
+                  set={(count) => set({ count })}
+                  before="×"
+                />
+                <Check on={chair.stable} set={(stable) => set({ stable })}>
+                  firm
+                </Check>
+                <Check on={chair.arms} set={(arms) => set({ arms })}>
+                  arms
+                </Check>
+              </>
+            )}
+          />
+          <p className="mt-1 text-sm text-ink-soft">
+            Firm: cannot slide or tip, no castors. Only firm chairs are built from.
+          </p>
+        </section>
+        <section>
+          <Heading>Pads</Heading>
+          <Rows
+            list={cupboard.pads}
+            fresh={{ thickCm: 3, count: 1 }}
+            change={(pads) => put({ pads })}
+            add="Add a pad"
+            fault={(i) => faultAt(`/cupboard/pads/${i}`)}
+            row={(pad, set, i) => (
+              <>
+                <NumberBox
+                  label={`Thickness of pad ${i + 1}, cm`}
+                  value={pad.thickCm}
+                  set={(thickCm) => set({ thickCm })}
+                  after="cm"
+                />
+                <NumberBox
+                  label={`How many of pad ${i + 1}`}
+                  value={pad.count}
+                  set={(count) => set({ count })}
+                  before="×"
+                />
+              </>
+            )}
+          />
+          <Heading>Floors</Heading>
+          <Rows
+            list={cupboard.floors}
+            fresh={{ where: '', slides: false }}
+            change={(floors) => put({ floors })}
+            add="Add a floor"
+            fault={(i) => faultAt(`/cupboard/floors/${i}`)}
+            row={(floor, set, i) => (
+              <>
+                <input
+                  aria-label={`Floor ${i + 1}`}
+                  value={floor.where}
+                  onChange={(event) => set({ where: event.target.value })}
+                  className="h-11 w-40 rounded-md border-2 border-ink bg-board px-2"
+                />
+                <Check on={floor.slides} set={(slides) => set({ slides })}>
+                  a sock slides
+                </Check>
+              </>
+            )}
+          />
+        </section>
+        <section>
+          <Heading>To hold, lift and lie on</Heading>
+          <div className="grid grid-cols-2 gap-x-4">
+            {counted.map(([name, words]) => (
+              <label key={name} className="flex min-h-12 items-center justify-between gap-2 border-b border-rule">
+                {words}
+                <NumberBox label={words} value={cupboard[name]} set={(n) => put({ [name]: n })} />
+              </label>
             ))}
-          </ul>
-        </div>
+            <label className="flex min-h-12 items-center justify-between gap-2 border-b border-rule">
+              free walkway, m
+              <NumberBox label="free walkway, m" value={cupboard.walkwayM} set={(walkwayM) => put({ walkwayM })} />
+            </label>
+          </div>
+          <label className="mt-2 block">
+            Weights, kg
+            <input
+              id="weights"
+              value={weights}
+              aria-invalid={faultAt('/cupboard/weightsKg') !== undefined}
+              onChange={(event) => setWeights(event.target.value)}
+              className={`mt-1 block w-full ${box}`}
+            />
+            <span className="text-sm font-semibold text-stop">{faultAt('/cupboard/weightsKg')}</span>
+          </label>
+          <div className="mt-1 grid grid-cols-2">
+            <Check on={cupboard.raisedSurface} set={(raisedSurface) => put({ raisedSurface })}>
+              raised surface
+            </Check>
+            <Check on={cupboard.box} set={(boxed) => put({ box: boxed })}>
+              box to lift
+            </Check>
+            {things.map((thing) => (
+              <Check
+                key={thing}
+                on={cupboard.things.includes(thing)}
+                set={(on) =>
+                  put({ things: on ? [...cupboard.things, thing] : cupboard.things.filter((t) => t !== thing) })
+                }
+              >
+                {thingWords[thing].replace(/^a /, '')}
+              </Check>
+            ))}
+          </div>
+        </section>
       </div>
-      <div className="mt-5 flex flex-wrap items-center gap-4 border-t-4 border-ink pt-4">
-        <Button type="submit" className="min-w-56">
-          Save the cupboard
-        </Button>
-        <ButtonLink look="plain" href="/library">
-          Leave without saving
-        </ButtonLink>
-        <p role="alert" className="font-semibold text-stop">
-          {faults.length === 0 ? '' : (faultAt('') ?? '')}
-        </p>
-      </div>
+      <section className="mt-4" aria-live="polite">
+        <Heading>Tests this hall can run</Heading>
+        <ul className="mt-1 grid gap-x-8 md:grid-cols-2 xl:grid-cols-3" data-testid="tests-here">
+          {protocols.map((p) => {
+            const missing = missingFor(p, drawn);
+            return (
+              <li key={p.id} className="flex items-center gap-2 border-b border-rule py-1.5">
+                <StateMark mark={missing.length === 0 ? 'ready' : 'unknown'} silent />
+                <span>
+                  <b>{p.short}</b>
+                  {missing.length > 0 && <span className="text-sm"> needs {missing.join(', ')}</span>}
+                </span>
+              </li>
+            );
+          })}
+        </ul>
+      </section>
     </form>
+  );
+}
+
+function Heading({ children }: { children: ReactNode }) {
+  return <h2 className="mt-2 border-b-2 border-ink pb-1 text-lg font-bold">{children}</h2>;
+}
+
+function Rows<T extends object>({
+  list,
+  fresh,
+  change,
+  add,
+  fault,
+  row,
+}: {
+  list: readonly T[];
+  fresh: T;
+  change: (list: T[]) => void;
+  add: string;
+  fault: (i: number) => string | undefined;
+  row: (one: T, set: (more: Partial<T>) => void, i: number) => ReactNode;
+}) {
+  return (
+    <>
+      <ul>
+        {list.map((one, i) => (
+          <li key={i} className="border-b border-rule py-1">
+            <div className="flex flex-wrap items-center gap-x-3">
+              {row(one, (more) => change(list.map((o, n) => (n === i ? { ...o, ...more } : o))), i)}
+              <button
+                type="button"
+                aria-label={`Take out line ${i + 1}`}
+                onClick={() => change(list.filter((_, n) => n !== i))}
+                className="ml-auto min-h-11 min-w-11 cursor-pointer text-xl font-bold"
+              >
+                ×
+              </button>
+            </div>
+            <p className="text-sm font-semibold text-stop">{fault(i)}</p>
+          </li>
+        ))}
+      </ul>
+      <Button look="plain" onClick={() => change([...list, fresh])}>
+        {add}
+      </Button>
+    </>
+  );
+}
+
+/** A number typed; what is none goes on as it was typed, so that the check can say so. */
+function NumberBox<V extends number | null>({
+  label,
+  value,
+  set,
+  before,
+  after,
+}: {
+  label: string;
+  value: V;
+  set: (value: V) => void;
+  before?: string;
+  after?: string;
+}) {
+  const [typed, setTyped] = useState(value === null ? '' : String(value));
+  return (
+    <span className="inline-flex items-center gap-1">
+      {before}
+      <input
+        aria-label={label}
+        inputMode="decimal"
+        value={typed}
+        onChange={(event) => {
+          setTyped(event.target.value);
+          set(typedNumber(event.target.value, null) as V);
+        }}
+        className={`w-16 ${box}`}
+      />
+      {after}
+    </span>
+  );
+}
+
+function Check({ on, set, children }: { on: boolean; set: (on: boolean) => void; children: ReactNode }) {
+  return (
+    <label className="flex min-h-11 cursor-pointer items-center gap-2">
+      <input
+        type="checkbox"
+        checked={on}
+        onChange={(event) => set(event.target.checked)}
+        className="size-5 accent-ink"
+      />
+      {children}
+    </label>
   );
 }

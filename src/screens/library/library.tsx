@@ -4,12 +4,12 @@ import { measurementError } from '../../core/score/error';
 import { momentsOf } from '../../core/score/rank';
 import type { NormRow } from '../../core/shapes/norms';
 import type { Protocol } from '../../core/shapes/protocol';
-import { seatHeights } from '../../core/level/seat';
+import { toKit } from '../../core/intake/cupboard';
 import type { Place } from '../../core/shapes/person';
-import { Stool } from '../drawing/stool';
 import { StateMark } from '../drawing/stateMark';
 import { ButtonLink } from '../touch/button';
 import { rowWords } from '../words';
+import { SeatRow } from './seatRow';
 
 /** Where the numbers come from, what there is to sit on, and the cautions in full. */
 export function LibraryScreen({
@@ -23,6 +23,7 @@ export function LibraryScreen({
   normsVersion: string;
   rulesVersion: string;
 }) {
+  const kit = toKit(place.cupboard);
   return (
     <div className="pt-5">
       <h1 className="text-2xl font-extrabold">Library</h1>
@@ -32,20 +33,12 @@ export function LibraryScreen({
           <section aria-labelledby="cupboard">
             <Heading id="cupboard">The cupboard of {place.name}</Heading>
             <p className="mt-2">
-              Seats that can be built from {place.kit.chairs.map((c) => `${c.heightCm} cm`).join(', ')} and pads of{' '}
-              {place.kit.padsCm.join(', ') || 'no'} cm:
+              Seats that can be built from chairs that stand firm,{' '}
+              {kit.chairs.map((c) => `${c.heightCm} cm`).join(', ')}, with at most two pads:
             </p>
-            <ul className="mt-2 grid grid-cols-3 gap-y-2 sm:grid-cols-4">
-              {seatHeights(place.kit).map((seat) => (
-                <li key={seat.heightCm} className="flex flex-col items-center">
-                  <Stool heightCm={seat.heightCm} support="0" size={78} />
-                  <span className="num block font-bold">{seat.heightCm}</span>
-                  <span className="num text-sm text-ink-soft">
-                    {seat.from.map((part) => part.replace(/^(chair|pad) /, '')).join(' + ')}
-                  </span>
-                </li>
-              ))}
-            </ul>
+            <div className="mt-2">
+              <SeatRow kit={kit} />
+            </div>
             <ButtonLink look="line" href="/library/cupboard" className="mt-3" hotkey="C">
               Change what is there
             </ButtonLink>

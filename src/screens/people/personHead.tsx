@@ -1,19 +1,15 @@
-import type { Path } from '../../core/path';
 import type { Step } from '../../core/steps';
-import type { Intake, Person } from '../../core/shapes/person';
+import { lengthWords, massWords } from '../../core/math/units';
+import type { PersonView } from '../../core/personView';
 import { PathLine } from '../drawing/pathLine';
 import { limiterLine, tableWords } from '../words';
 
-interface Props {
-  readonly person: Person;
-  readonly intake: Intake;
-  readonly ageYears: number;
-  readonly path: Path;
+type Props = Pick<PersonView, 'person' | 'known' | 'ageYears' | 'path' | 'units' | 'archived'> & {
   readonly here: Step | null;
-}
+};
 
-export const personHrefs = (id: string): Readonly<Record<Step, string>> => ({
-  intake: `/people/${id}/intake`,
+export const personHrefs = (id: string, toAsk = false): Readonly<Record<Step, string>> => ({
+  intake: `/people/${id}/${toAsk ? 'readiness' : 'intake'}`,
   test: `/test?person=${id}`,
   scores: `/people/${id}/scores`,
   levels: `/people/${id}/levels`,
@@ -22,16 +18,25 @@ export const personHrefs = (id: string): Readonly<Record<Step, string>> => ({
 });
 
 /** Who this is, in one line, and the court line of how far they are. */
-export function PersonHead({ person, intake, ageYears, path, here }: Props) {
+export function PersonHead({ person, known, ageYears, path, units, archived, here }: Props) {
+  const { intake, limiters } = known;
   const about = [
     String(ageYears),
     tableWords(person.normTable),
-    ...(intake.heightCm === null ? [] : [`${intake.heightCm} cm`]),
-    ...(intake.massKg === null ? [] : [`${intake.massKg} kg`]),
-    ...intake.limiters.slice(0, 2).map(limiterLine),
+    ...(intake.heightCm === null ? [] : [lengthWords(intake.heightCm, units === 'us' ? 'in' : 'cm')]),
+    ...(intake.massKg === null ? [] : [massWords(intake.massKg, units === 'us' ? 'lb' : 'kg')]),
+    ...limiters
+      .filter((l) => !l.unasked)
+      .slice(0, 2)
+      .map(limiterLine),
+    ...(archived ? ['put aside'] : []),
   ];
   return (
-    <div className="flex flex-wrap items-start gap-x-8 gap-y-3 border-b-2 border-rule pt-4 pb-2">
+    <div
+      className="flex flex-wrap items-start gap-x-8 gap-y-3 border-b-2 border-rule pt-4 pb-2 print:hidden"
+      data-person-id={person.id}
+      data-person-name={person.name}
+    >
       <div className="w-80 max-w-full">
         <h1 className="text-2xl leading-tight font-extrabold">
           <a href={`/people/${person.id}`} className="flex min-h-11 items-center">
@@ -40,7 +45,7 @@ export function PersonHead({ person, intake, ageYears, path, here }: Props) {
         </h1>
         <p className="text-ink-soft">{about.join(' · ')}</p>
       </div>
-      <PathLine path={path} hrefs={personHrefs(person.id)} here={here} />
+      <PathLine path={path} hrefs={personHrefs(person.id, path.next.at === 'questions')} here={here} />
     </div>
   );
 }

@@ -1,15 +1,16 @@
 import type { ReactNode } from 'react';
+import { painsToAsk, type Known } from '../../core/intake/known';
 import type { Step } from '../../core/steps';
 import { StateMark } from '../drawing/stateMark';
 import { Stool } from '../drawing/stool';
 import { changeWords, ScoreRail, trialMark } from '../scores/rail';
 import type { AttemptView, PersonView, SittingView } from '../../core/personView';
 import { ButtonLink } from '../touch/button';
-import { dayWords, standsWords } from '../words';
+import { dayWords, placeWords, readinessWords, sectionWords, standsWords } from '../words';
 import { PersonHead, personHrefs } from './personHead';
 
 const nextButton: Readonly<Record<Step, string>> = {
-  intake: 'Open the intake',
+  intake: 'See what is noted',
   test: 'Set up the test',
   scores: 'See the score',
   levels: 'See the level',
@@ -19,8 +20,8 @@ const nextButton: Readonly<Record<Step, string>> = {
 
 /** One person: the next thing first, then where they stand, what they do, what there was. */
 export function PersonScreen({ view }: { view: PersonView }) {
-  const { person, path, sittings, levels, otherAttempts } = view;
-  const hrefs = personHrefs(person.id);
+  const { person, known, path, sittings, levels, otherAttempts } = view;
+  const hrefs = personHrefs(person.id, path.next.at === 'questions');
   const latest = sittings[0];
   const held = path.steps.some((s) => s.step === 'test' && s.state === 'blocked');
   return (
@@ -41,7 +42,7 @@ export function PersonScreen({ view }: { view: PersonView }) {
             </ButtonLink>
           )}
           <ButtonLink href={hrefs[path.next.step]} hard={path.next.step === 'test'} hotkey="N" className="min-w-52">
-            {nextButton[path.next.step]}
+            {path.next.at === 'questions' ? 'Put the questions' : nextButton[path.next.step]}
           </ButtonLink>
         </div>
       </section>
@@ -68,9 +69,17 @@ export function PersonScreen({ view }: { view: PersonView }) {
           )}
           <Sittings sittings={sittings} />
           <Others attempts={otherAttempts} />
-          <ButtonLink look="plain" href={`/people/${person.id}/paper`}>
-            Enter a result from paper
-          </ButtonLink>
+          <div className="flex flex-wrap gap-x-4">
+            <ButtonLink look="plain" href={`/people/${person.id}/paper`}>
+              Enter a result from paper
+            </ButtonLink>
+            <ButtonLink look="plain" href={`/people/${person.id}/intake`}>
+              Change the intake
+            </ButtonLink>
+            <ButtonLink look="plain" href={`/people/${person.id}/record`}>
+              All that is noted
+            </ButtonLink>
+          </div>
         </section>
         <section aria-labelledby="does">
           <Heading
@@ -84,6 +93,7 @@ export function PersonScreen({ view }: { view: PersonView }) {
             Squat
           </Heading>
           <LevelLine view={view} />
+          <Readiness known={known} personId={person.id} />
           {levels.cautions.length > 1 && (
             <>
               <Heading id="mind">Mind</Heading>
@@ -98,6 +108,56 @@ export function PersonScreen({ view }: { view: PersonView }) {
           )}
         </section>
       </div>
+    </>
+  );
+}
+
+function Readiness({ known, personId }: { known: Known; personId: string }) {
+  const { outcome, asked, reasons, limits, until } = known.readiness;
+  const mark = outcome === 'not-today' ? 'stop' : outcome === 'ready' ? 'ready' : 'watch';
+  const ask = painsToAsk(known);
+  return (
+    <>
+      <Heading
+        id="may"
+        more={
+          <ButtonLink look="plain" href={`/people/${personId}/readiness`}>
+            Questions and answers
+          </ButtonLink>
+        }
+      >
+        Readiness
+      </Heading>
+      <ul className="mt-2 space-y-2" aria-labelledby="may">
+        <li className="flex gap-3">
+          <StateMark mark={mark} silent />
+          <span>
+            <b>{asked !== 'current' && outcome === 'ask-first' ? 'questions to put' : readinessWords[outcome]}</b>
+            {asked === 'current' &&
+              until !== null &&
+              outcome !== 'not-today' &&
+              `, questions hold until ${dayWords(until)}`}
+          </span>
+        </li>
+        {reasons.map((r) => (
+          <li key={r.id} className="pl-8 first-letter:uppercase">
+            {r.text}. {r.todo}
+          </li>
+        ))}
+        {limits.map((line) => (
+          <li key={line} className="pl-8">
+            {line}
+          </li>
+        ))}
+        {ask.map((p) => (
+          <li key={`${p.joint}${p.side ?? ''}`} className="pl-8">
+            Ask again how much the {placeWords(p.joint, p.side)} hurts: last asked {dayWords(p.askedOn)}.
+          </li>
+        ))}
+        {known.intake.toComplete.length > 0 && (
+          <li className="pl-8">To complete: {known.intake.toComplete.map((s) => sectionWords[s]).join(', ')}.</li>
+        )}
+      </ul>
     </>
   );
 }

@@ -1,103 +1,384 @@
 'use client';
 import Link from 'next/link';
-import { useState } from 'react';
-import { matching } from '../frame/find';
+import { useEffect, useRef, useState } from 'react';
+import type {
+  RegisterAnswer,
+  RegisterFilter,
+  RegisterLine,
+  RegisterQuestion,
+  RegisterSort,
+} from '../../core/registerLine';
+import type { Group } from '../../core/shapes/person';
 import { StateMark, type Mark } from '../drawing/stateMark';
-import { ButtonLink } from '../touch/button';
+import { fetchLines } from '../frame/askRegister';
+import { Button, ButtonLink } from '../touch/button';
+import { dayWords, standsWords, stateWords, tableWords } from '../words';
 
-export interface RegisterRow {
-  readonly id: string;
-  readonly name: string;
-  readonly about: string;
-  readonly mark: Mark;
-  readonly state: string;
-  readonly stands: string;
-  readonly tested: string;
-  readonly code: string;
-  readonly due: string;
+export type PeopleDeed =
+  | { readonly kind: 'sit-today' | 'not-sit-today' | 'archive' | 'restore' }
+  | { readonly kind: 'join' | 'leave'; readonly groupId: string };
+
+interface Props {
+  readonly start: RegisterAnswer;
+  readonly groups: readonly Group[];
+  /** In today's sitting already. */
+  readonly sitting: readonly string[];
+  readonly deed: (ids: readonly string[], deed: PeopleDeed) => Promise<void>;
 }
 
-const wide = 'max-lg:hidden';
-const columns = [
-  ['Name', ''],
-  ['Age and norm table', 'max-md:hidden'],
-  ['Today', ''],
-  ['Chair stands', ''],
-  ['Tested', wide],
-  ['Squat level', 'max-md:hidden'],
-  ['Retest', wide],
-] as const;
+export const stateMarks: Readonly<Record<RegisterLine['state'], Mark>> = {
+  'not-today': 'stop',
+  'ask-first': 'watch',
+  'to-ask': 'unknown',
+  'not-tested': 'unknown',
+  due: 'watch',
+  'to-confirm': 'unknown',
+  'with-care': 'watch',
+  ready: 'ready',
+};
 
-/** Everybody in the register, filtered as one types. */
-export function Register({ rows }: { rows: readonly RegisterRow[] }) {
-  const [typed, setTyped] = useState('');
-  const shown = matching(rows, typed, rows.length);
+const filterWords: Readonly<Record<RegisterFilter, string>> = {
+  all: 'everybody',
+  due: 'due',
+  held: 'held back',
+  'not-tested': 'not tested',
+  'to-complete': 'to complete',
+  archived: 'put aside',
+};
+
+const wide = 'max-lg:hidden';
+const columns: readonly (readonly [head: string, sort: RegisterSort | null, hide: string])[] = [
+  ['Name', 'name', ''],
+  ['Age', 'age', 'max-md:hidden'],
+  ['Today', 'state', ''],
+  ['Stands', null, ''],
+  ['Tested', 'tested', wide],
+  ['Squat level', 'level', 'max-md:hidden'],
+  ['Retest', 'due', wide],
+  ['Group', null, wide],
+];
+
+const step = 50;
+const opposite: Partial<Record<PeopleDeed['kind'], PeopleDeed['kind']>> = {
+  'sit-today': 'not-sit-today',
+  archive: 'restore',
+  restore: 'archive',
+  join: 'leave',
+  leave: 'join',
+};
+
+/** Everybody in the register: found as one types, filtered, sorted; several chosen at once for a sitting or a group. */
+export function Register({ start, groups, sitting, deed }: Props) {
+  const [question, setQuestion] = useState<RegisterQuestion>({
+    search: '',
+    filter: 'all',
+    groupId: null,
+    sort: 'name',
+    down: false,
+    offset: 0,
+    limit: step,
+  });
+  const [answer, setAnswer] = useState<RegisterAnswer>(start);
+  const [unreached, setUnreached] = useState(false);
+  const [chosen, setChosen] = useState<ReadonlyMap<string, string>>(new Map());
+  const [done, setDone] = useState<{ words: string; undo: (() => void) | null } | null>(null);
+  const [round, setRound] = useState(0);
+  const asked = useRef(false);
+  useEffect(() => {
+    if (!asked.current) {
+      asked.current = true;
+      return;
+    }
+    const asking = new AbortController();
+    fetchLines(question, asking.signal).then(
+      (got) => {
+        setUnreached(got === null);
+        if (got) setAnswer(got);
+      },
+      () => undefined,
+    );
+    return () => asking.abort();
+  }, [question, round]);
+
+  const ask = (more: Partial<RegisterQuestion>) => setQuestion((q) => ({ ...q, limit: step, ...more }));
+  const groupNames = new Map(groups.map((g) => [g.id, g.name]));
+  const seated = new Set(sitting);
+  const toggle = (line: RegisterLine) =>
+    setChosen((now) => {
+      const next = new Map(now);
+      if (!next.delete(line.id)) next.set(line.id, line.name);
+      return next;
+    });
+  const run = (what: PeopleDeed, words: string) => {
+    const ids = [...chosen.keys()];
+    void deed(ids, what).then(
+      () => {
+        const back = opposite[what.kind];
+        const undo = back
+          ? () => {
+              void deed(ids, { ...what, kind: back } as PeopleDeed).then(() => {
+                setDone({ words: 'Taken back.', undo: null });
+                setRound((n) => n + 1);
+              });
+            }
+          : null;
+        setDone({ words, undo });
+        setChosen(new Map());
+        setRound((n) => n + 1);
+      },
+      () => setDone({ words: 'The server did not answer; nothing was changed.', undo: null }),
+    );
+  };
+  const count = chosen.size === 1 ? ([...chosen.values()][0] ?? '') : `${chosen.size} people`;
+
+  const move = (event: React.KeyboardEvent<HTMLTableSectionElement>) => {
+    const links = [...event.currentTarget.querySelectorAll<HTMLAnchorElement>('a[data-row]')];
+    const at = links.indexOf(document.activeElement as HTMLAnchorElement);
+    if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
+      const next = links[at + (event.key === 'ArrowDown' ? 1 : -1)];
+      if (!next) return;
+      event.preventDefault();
+      next.focus();
+    } else if (event.key === ' ' && at >= 0) {
+      const line = answer.lines[at];
+      event.preventDefault();
+      if (line) toggle(line);
+    }
+  };
+
   return (
-    <div className="pt-5">
+    <div className="pt-5 pb-20">
       <div className="flex flex-wrap items-end justify-between gap-4">
         <h1 className="text-2xl font-extrabold">People</h1>
-        <div className="flex flex-wrap items-end gap-x-5 gap-y-3">
-          <label className="flex items-center gap-3 font-semibold">
-            Name
-            <input
-              value={typed}
-              onChange={(event) => {
-                setTyped(event.target.value);
-              }}
-              className="h-12 w-60 rounded-md border-2 border-ink bg-board px-3"
-            />
-          </label>
+        <div className="flex flex-wrap gap-3">
+          <ButtonLink look="line" href="/people/groups">
+            Groups
+          </ButtonLink>
+          <ButtonLink look="line" href="/people/import">
+            Import a roster
+          </ButtonLink>
+          <ButtonLink look="line" href="/people/walk-in" hotkey="W">
+            Walk-in
+          </ButtonLink>
           <ButtonLink href="/people/new" hotkey="N">
             Add a person
           </ButtonLink>
         </div>
       </div>
-      {rows.length === 0 ? (
+      {start.everybody === 0 && start.total === 0 ? (
         <div className="mt-6 max-w-2xl border-l-8 border-squat bg-board p-5 text-lg">
           <p>
             The register is empty. Start with one person: name, birth date, norm table, height, mass and the seat of
-            their chair, such as “Odile Brandvoll, 1949, women, 160 cm, 64 kg, seat 43 cm”. Two minutes later there is a
-            score, a level and a date for the retest.
+            their chair, such as “Odile Brandvoll, 1949, women, 160 cm, 64 kg, seat 43 cm”. Or import a roster: a CSV
+            file with a head line, a name and a birth date is enough.
           </p>
         </div>
       ) : (
-        <table className="mt-4 w-full text-left">
-          <thead className="border-b-2 border-ink text-sm text-ink-soft">
-            <tr>
-              {columns.map(([head, hide]) => (
-                <th key={head} className={`py-2 pr-3 font-semibold ${hide}`}>
-                  {head}
-                </th>
+        <>
+          <div className="mt-3 flex flex-wrap items-center gap-x-5 gap-y-2">
+            <label className="flex items-center gap-3 font-semibold">
+              Find
+              <input
+                value={question.search}
+                placeholder="name or level code"
+                onChange={(event) => ask({ search: event.target.value })}
+                onKeyDown={(event) => {
+                  if (event.key !== 'ArrowDown') return;
+                  event.preventDefault();
+                  document.querySelector<HTMLAnchorElement>('a[data-row]')?.focus();
+                }}
+                className="h-11 w-60 rounded-md border-2 border-ink bg-board px-3 placeholder:text-ink-soft"
+              />
+            </label>
+            <div role="group" aria-label="Show" className="flex flex-wrap">
+              {(Object.keys(filterWords) as RegisterFilter[]).map((filter) => (
+                <button
+                  key={filter}
+                  type="button"
+                  aria-pressed={question.filter === filter}
+                  onClick={() => ask({ filter })}
+                  className={`min-h-11 cursor-pointer border-b-4 px-3 ${question.filter === filter ? 'border-ink font-bold' : 'border-rule'}`}
+                >
+                  {filterWords[filter]}
+                </button>
               ))}
-            </tr>
-          </thead>
-          <tbody>
-            {shown.map((row) => (
-              <tr key={row.id} className="border-b border-rule hover:bg-board">
-                <td className="pr-3">
-                  <Link
-                    href={`/people/${row.id}`}
-                    className="flex min-h-11 items-center font-bold underline decoration-rule underline-offset-4"
+            </div>
+            {groups.length > 0 && (
+              <label className="flex items-center gap-2">
+                group
+                <select
+                  value={question.groupId ?? ''}
+                  onChange={(event) => ask({ groupId: event.target.value || null })}
+                  className="h-11 rounded-md border-2 border-ink bg-board px-2"
+                >
+                  <option value="">any</option>
+                  {groups.map((g) => (
+                    <option key={g.id} value={g.id}>
+                      {g.name}
+                    </option>
+                  ))}
+                </select>
+              </label>
+            )}
+            <span role="status" className="num ml-auto" data-testid="how-many">
+              {answer.total === answer.everybody ? answer.total : `${answer.total} of ${answer.everybody}`}
+            </span>
+          </div>
+          <table className="mt-2 w-full text-left">
+            <thead className="border-b-2 border-ink text-sm text-ink-soft">
+              <tr>
+                <th className="w-11">
+                  <span className="sr-only">Choose</span>
+                </th>
+                {columns.map(([head, sort, hide]) => (
+                  <th
+                    key={head}
+                    className={`pr-3 font-semibold ${hide}`}
+                    aria-sort={question.sort === sort ? (question.down ? 'descending' : 'ascending') : undefined}
                   >
-                    {row.name}
-                  </Link>
-                </td>
-                <td className="pr-3 max-md:hidden">{row.about}</td>
-                <td className="pr-3">
-                  <span className="flex items-center gap-2">
-                    <StateMark mark={row.mark} silent /> {row.state}
-                  </span>
-                </td>
-                <td className="num pr-3">{row.stands}</td>
-                <td className={`pr-3 ${wide}`}>{row.tested}</td>
-                <td className="num pr-3 max-md:hidden">{row.code}</td>
-                <td className={wide}>{row.due}</td>
+                    {sort === null ? (
+                      head
+                    ) : (
+                      <button
+                        type="button"
+                        className="min-h-11 cursor-pointer font-semibold whitespace-nowrap"
+                        onClick={() => ask({ sort, down: question.sort === sort && !question.down })}
+                      >
+                        {head}
+                        <span aria-hidden>{question.sort === sort ? (question.down ? ' ↑' : ' ↓') : ''}</span>
+                      </button>
+                    )}
+                  </th>
+                ))}
               </tr>
-            ))}
-          </tbody>
-        </table>
+            </thead>
+            <tbody onKeyDown={move}>
+              {answer.lines.map((line) => (
+                <tr
+                  key={line.id}
+                  className={`border-b border-rule ${chosen.has(line.id) ? 'bg-wood-pale' : 'hover:bg-board'}`}
+                >
+                  <td>
+                    <label className="flex size-11 cursor-pointer items-center justify-center">
+                      <input
+                        type="checkbox"
+                        aria-label={`Choose ${line.name}`}
+                        checked={chosen.has(line.id)}
+                        onChange={() => toggle(line)}
+                        className="size-5 accent-ink"
+                      />
+                    </label>
+                  </td>
+                  <td className="pr-3">
+                    <Link
+                      href={`/people/${line.id}`}
+                      prefetch={false}
+                      data-row
+                      className="flex min-h-11 items-center font-bold underline decoration-rule underline-offset-4"
+                    >
+                      {line.name}
+                    </Link>
+                  </td>
+                  <td className="pr-3 max-md:hidden">
+                    {line.ageYears} · {tableWords(line.normTable)}
+                  </td>
+                  <td className="pr-3">
+                    <span className="flex items-center gap-2">
+                      <StateMark mark={stateMarks[line.state]} silent /> {stateWords[line.state]}
+                    </span>
+                  </td>
+                  <td className="num pr-3">{line.stands ? standsWords(line.stands) : '–'}</td>
+                  <td className={`pr-3 whitespace-nowrap ${wide}`}>
+                    {line.lastTestedOn ? dayWords(line.lastTestedOn) : '–'}
+                  </td>
+                  <td className="num pr-3 max-md:hidden">
+                    {line.code ?? (line.waitingCode ? `(${line.waitingCode})` : '–')}
+                  </td>
+                  <td className={`pr-3 whitespace-nowrap ${wide}`}>{line.dueOn ? dayWords(line.dueOn) : '–'}</td>
+                  <td className={wide}>
+                    {[
+                      ...(seated.has(line.id) ? ['today'] : []),
+                      ...line.groupIds.map((id) => groupNames.get(id) ?? ''),
+                    ].join(', ')}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          {answer.lines.length === 0 && (
+            <p className="py-6 text-lg">
+              {unreached
+                ? 'The server does not answer. Try again in a moment.'
+                : 'Nobody like that is in the register.'}
+            </p>
+          )}
+          {answer.total > answer.lines.length && (
+            <Button
+              look="line"
+              className="mt-3"
+              onClick={() => setQuestion((q) => ({ ...q, limit: Math.min(200, q.limit + step) }))}
+            >
+              Show more: {answer.total - answer.lines.length} not shown
+            </Button>
+          )}
+        </>
       )}
-      {rows.length > 0 && shown.length === 0 && <p className="py-6 text-lg">Nobody of that name is in the register.</p>}
+      <div role="status">
+        {(chosen.size > 0 || done) && (
+          <div className="fixed inset-x-0 bottom-0 z-10 border-t-4 border-ink bg-board">
+            <div className="mx-auto flex max-w-[1400px] flex-wrap items-center gap-3 px-7 py-2.5">
+              {chosen.size > 0 ? (
+                <>
+                  <b className="mr-2" data-testid="chosen">
+                    {count} chosen
+                  </b>
+                  {question.filter === 'archived' ? (
+                    <Button onClick={() => run({ kind: 'restore' }, `${count} back in the register.`)}>
+                      Back to the register
+                    </Button>
+                  ) : (
+                    <>
+                      <Button onClick={() => run({ kind: 'sit-today' }, `${count} in today’s sitting.`)}>
+                        Sit today
+                      </Button>
+                      {groups.map((g) => (
+                        <Button
+                          key={g.id}
+                          look="line"
+                          onClick={() => run({ kind: 'join', groupId: g.id }, `${count} in ${g.name}.`)}
+                        >
+                          {g.name}
+                        </Button>
+                      ))}
+                      <Button
+                        look="line"
+                        onClick={() => run({ kind: 'archive' }, `${count} put aside; nothing is lost.`)}
+                      >
+                        Put aside
+                      </Button>
+                    </>
+                  )}
+                  <Button look="plain" onClick={() => setChosen(new Map())}>
+                    None
+                  </Button>
+                </>
+              ) : (
+                <>
+                  <span>{done?.words}</span>
+                  {done?.undo && (
+                    <Button look="line" onClick={done.undo}>
+                      Undo
+                    </Button>
+                  )}
+                  <Button look="plain" onClick={() => setDone(null)}>
+                    Close
+                  </Button>
+                </>
+              )}
+            </div>
+          </div>
+        )}
+      </div>
     </div>
   );
 }

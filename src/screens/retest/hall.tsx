@@ -1,14 +1,12 @@
 import Link from 'next/link';
 import { StateMark } from '../drawing/stateMark';
-import type { PersonView } from '../../core/personView';
+import { Pages, type HallPage } from '../frame/pages';
 import { dayWords, standsWords } from '../words';
 import { RetestWeeks } from './weeks';
 
 /** Who is due when, by rule. */
-export function HallRetests({ people, today }: { people: readonly PersonView[]; today: string }) {
-  const dated = people
-    .flatMap((p) => (p.due ? [{ ...p, due: p.due }] : []))
-    .sort((a, b) => a.due.on.localeCompare(b.due.on));
+export function HallRetests({ people, pages, dueOn, today }: HallPage & { dueOn: readonly string[]; today: string }) {
+  const dated = people.flatMap((p) => (p.due ? [{ ...p, due: p.due }] : []));
   return (
     <div className="pt-5">
       <h1 className="text-2xl font-extrabold">Retest</h1>
@@ -21,7 +19,7 @@ export function HallRetests({ people, today }: { people: readonly PersonView[]; 
               By week
             </h2>
             <div className="pt-3">
-              <RetestWeeks dueOn={dated.map((p) => p.due.on)} today={today} />
+              <RetestWeeks dueOn={dueOn} today={today} />
             </div>
             <p className="mt-3">
               12 weeks after a test; 8 past a watch line or with care; 4 while a question is open with a licensed
@@ -57,6 +55,7 @@ export function HallRetests({ people, today }: { people: readonly PersonView[]; 
           </section>
         </div>
       )}
+      <Pages {...pages} />
     </div>
   );
 }

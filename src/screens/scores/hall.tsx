@@ -3,14 +3,12 @@ import { percentileWords } from '../../core/score/rank';
 import { StateMark } from '../drawing/stateMark';
 import type { PersonView } from '../../core/personView';
 import { rowWords, shortDay, standsWords } from '../words';
+import { Pages, type HallPage } from '../frame/pages';
 import { changeWords, ScoreRail } from './rail';
 
-/** Everybody's latest result as a small rail, those past a watch line first. */
-export function HallScores({ people }: { people: readonly PersonView[] }) {
+/** The latest results as small rails, in the order given: those past a watch line first. */
+export function HallScores({ people: tested, pages }: HallPage) {
   const pastOf = (p: PersonView) => p.sittings[0]?.score.cutoffs.filter((c) => c.past).length ?? 0;
-  const tested = people
-    .filter((p) => p.sittings.length > 0)
-    .sort((a, b) => pastOf(b) - pastOf(a) || a.person.name.localeCompare(b.person.name));
   return (
     <div className="pt-5">
       <h1 className="text-2xl font-extrabold">Scores: 30-second chair stand</h1>
@@ -63,6 +61,7 @@ export function HallScores({ people }: { people: readonly PersonView[] }) {
           );
         })}
       </ul>
+      <Pages {...pages} />
     </div>
   );
 }

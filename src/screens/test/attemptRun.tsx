@@ -1,6 +1,6 @@
 'use client';
 import { useLayoutEffect, useRef, useState } from 'react';
-import type { CountRule, CountTrial } from '../../core/measure/countTrial';
+import { longestGapMs, type CountRule, type CountTrial } from '../../core/measure/countTrial';
 import type { AttemptEvent } from '../../core/shapes/attempt';
 import type { Protocol } from '../../core/shapes/protocol';
 import { Button } from '../touch/button';
@@ -33,6 +33,7 @@ export function AttemptRun({ kept, earlier, rule, protocol, person, emergencyNum
     return (
       <Lane
         attempt={attempt}
+        personId={kept.personId}
         name={kept.personName}
         title={protocol.title}
         durationS={rule.durationS}
@@ -141,7 +142,7 @@ function Outcome({ trial, kept, emergencyNumber, again, next, reopen }: OutcomeP
     else setAway(true);
   };
   return (
-    <div className="pt-6" data-testid="outcome">
+    <div className="pt-6" data-testid="outcome" data-person-id={kept.personId} data-person-name={kept.personName}>
       <h1 className="text-3xl font-extrabold">{kept.personName}</h1>
       {finished ? <Result trial={trial} /> : <NoResult trial={trial} emergencyNumber={emergencyNumber} />}
       <div className="mt-8 flex flex-wrap items-center gap-4 border-t-4 border-ink pt-5">
@@ -217,11 +218,14 @@ function Line({ term, value }: { term: string; value: string }) {
 
 function NoResult({ trial, emergencyNumber }: { trial: CountTrial; emergencyNumber: string }) {
   const broken = trial.state === 'to-repeat';
+  const held = trial.gapMs <= longestGapMs;
   return (
     <div className="mt-5 border-l-8 border-watch bg-board p-5">
       <p className="text-xl font-bold">
         {broken
-          ? 'This try broke off: the page was away for more than two seconds.'
+          ? held
+            ? 'This try was held.'
+            : 'This try broke off: the page was away for more than two seconds.'
           : `Stopped after ${trial.counted} stands.`}
       </p>
       <p className="mt-2 text-lg">

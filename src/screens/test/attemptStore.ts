@@ -1,6 +1,7 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import type { AttemptEvent, Conditions } from '../../core/shapes/attempt';
 import type { IsoDate } from '../../core/shapes/facts';
+import type { EntryContent } from '../../core/shapes/intake';
 
 /** An attempt as this browser keeps it until the server has all of it. */
 export interface KeptAttempt {
@@ -26,7 +27,20 @@ export interface KeptAttempt {
   readonly refused: string | null;
 }
 
+/** Something noted of a person, as this browser keeps it until the server has it. */
+export interface KeptEntry {
+  readonly key: string;
+  readonly personId: string;
+  readonly personName: string;
+  readonly on: IsoDate;
+  readonly content: EntryContent;
+  /** Still being written, so not sent. */
+  readonly open: boolean;
+  readonly refused: string | null;
+}
+
 interface Store extends DBSchema {
+  entries: { key: string; value: KeptEntry };
   attempts: { key: string; value: KeptAttempt };
   events: { key: [string, number]; value: AttemptEvent & { readonly clientKey: string } };
 }
@@ -34,10 +48,18 @@ interface Store extends DBSchema {
 let opened: Promise<IDBPDatabase<Store>> | undefined;
 
 function store(): Promise<IDBPDatabase<Store>> {
-  opened ??= openDB<Store>('ready-stool', 1, {
-    upgrade(db) {
-      db.createObjectStore('attempts', { keyPath: 'clientKey' });
-      db.createObjectStore('events', { keyPath: ['clientKey', 'seq'] });
+  opened ??= openDB<Store>('ready-stool', 2, {
+    upgrade(db, before) {
+      if (before < 1) {
+        db.createObjectStore('attempts', { keyPath: 'clientKey' });
+        db.createObjectStore('events', { keyPath: ['clientKey', 'seq'] });
+      }
+      db.createObjectStore('entries', { keyPath: 'key' });
+    },
+    // A tab of the version before would hold the store up; it has sent what it had.
+    blocking(_from, _to, event) {
+      (event.target as IDBDatabase).close();
+      opened = undefined;
     },
   });
   return opened;
@@ -86,4 +108,16 @@ export async function forgetAttempt(clientKey: string): Promise<void> {
   await tx.objectStore('attempts').delete(clientKey);
   await tx.objectStore('events').delete(IDBKeyRange.bound([clientKey, 0], [clientKey, Infinity]));
   await tx.done;
+}
+
+export async function keepEntry(entry: KeptEntry): Promise<void> {
+  await (await store()).put('entries', entry);
+}
+
+export async function keptEntries(): Promise<KeptEntry[]> {
+  return (await store()).getAll('entries');
+}
+
+export async function forgetEntry(key: string): Promise<void> {
+  await (await store()).delete('entries', key);
 }

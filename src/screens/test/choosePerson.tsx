@@ -1,6 +1,9 @@
 'use client';
-import { useState } from 'react';
-import { matching } from '../frame/find';
+import { useEffect, useState } from 'react';
+import type { Known } from '../../core/intake/known';
+import type { RegisterLine } from '../../core/registerLine';
+import type { Protocol } from '../../core/shapes/protocol';
+import { fetchLines } from '../frame/askRegister';
 import { StateMark } from '../drawing/stateMark';
 import { dayWords } from '../words';
 import { heldBecause, type StationPerson } from './station';
@@ -8,19 +11,41 @@ import { heldBecause, type StationPerson } from './station';
 /** Who sits down next: those who are due first, those held last, every row a big target. */
 export function ChoosePerson({
   people,
+  known,
+  protocol,
+  sitting,
   choose,
 }: {
   people: readonly StationPerson[];
+  known: (person: StationPerson) => Known;
+  protocol: Protocol;
+  sitting: boolean;
   choose: (person: StationPerson) => void;
 }) {
   const [typed, setTyped] = useState('');
-  const found = new Set(matching(people, typed, people.length).map((p) => p.id));
-  const rank = (p: StationPerson) => (heldBecause(p) ? 2 : p.due || p.lastTestedOn === null ? 0 : 1);
+  const [others, setOthers] = useState<readonly RegisterLine[]>([]);
+  useEffect(() => {
+    if (typed.trim() === '') return;
+    const asking = new AbortController();
+    fetchLines({ search: typed.trim(), limit: 8 }, asking.signal).then(
+      (answer) => setOthers(answer?.lines ?? []),
+      () => undefined,
+    );
+    return () => asking.abort();
+  }, [typed]);
+  const found = new Set(matching(people, typed).map((p) => p.id));
+  const here = new Set(people.map((p) => p.id));
+  const elsewhere = typed.trim() === '' ? [] : others.filter((o) => !here.has(o.id));
+  const holds = new Map(people.map((p) => [p.id, heldBecause(known(p), protocol)]));
+  const rank = (p: StationPerson) => (holds.get(p.id) ? 2 : p.due || p.lastTestedOn === null ? 0 : 1);
   const shown = people.filter((p) => found.has(p.id)).sort((a, b) => rank(a) - rank(b) || a.name.localeCompare(b.name));
   return (
     <div className="pt-5">
       <div className="flex flex-wrap items-end justify-between gap-4">
-        <h1 className="text-2xl font-extrabold">Who sits down next?</h1>
+        <h1 className="text-2xl font-extrabold">
+          Who sits down next?
+          {sitting && <span className="ml-3 text-lg font-semibold">today’s sitting, {people.length}</span>}
+        </h1>
         <label className="flex items-center gap-3 font-semibold">
           Name
           <input
@@ -39,7 +64,7 @@ export function ChoosePerson({
       </div>
       <ul className="mt-4 grid gap-x-6 border-t-2 border-ink lg:grid-cols-2">
         {shown.map((person) => {
-          const held = heldBecause(person);
+          const held = holds.get(person.id) ?? null;
           return (
             <li key={person.id} className="border-b border-rule">
               <button
@@ -57,7 +82,7 @@ export function ChoosePerson({
                 <span className="text-ink-soft">{person.ageYears}</span>
                 <span className="ml-auto text-right">
                   {held
-                    ? held.split('.')[0]
+                    ? held.what.split(':')[0]
                     : person.lastTestedOn === null
                       ? 'not tested yet'
                       : person.due
@@ -69,7 +94,21 @@ export function ChoosePerson({
           );
         })}
       </ul>
-      {shown.length === 0 && (
+      {elsewhere.length > 0 && (
+        <div className="mt-4">
+          <h2 className="font-bold">Others in the register</h2>
+          <ul className="grid gap-x-6 lg:grid-cols-2">
+            {elsewhere.map((line) => (
+              <li key={line.id} className="border-b border-rule">
+                <a href={`/test?person=${line.id}`} className="flex min-h-14 items-center gap-3 px-2">
+                  <b>{line.name}</b> <span className="text-ink-soft">{line.ageYears}</span>
+                </a>
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
+      {shown.length === 0 && elsewhere.length === 0 && (
         <p className="py-8 text-lg">
           {people.length === 0 ? 'Nobody is in the register yet. ' : 'Nobody of that name is in the register. '}
           <a className="text-squat underline" href="/people/new">
@@ -79,4 +118,14 @@ export function ChoosePerson({
       )}
     </div>
   );
+}
+
+const plain = (text: string) => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
+
+/** People whose names hold every typed part, in any order and without accents; works without a server. */
+export function matching<P extends { readonly name: string }>(people: readonly P[], typed: string): P[] {
+  const parts = plain(typed)
+    .split(/\s+/)
+    .filter((part) => part !== '');
+  return people.filter((p) => parts.every((part) => plain(p.name).includes(part)));
 }

@@ -1,8 +1,9 @@
 'use client';
-import { useCallback, useLayoutEffect, useRef, useState, type PointerEvent, type ReactNode } from 'react';
+import { useCallback, useEffect, useLayoutEffect, useRef, useState, type PointerEvent, type ReactNode } from 'react';
 import { evenPace } from '../../core/measure/pace';
 import { stopReasons, type EventBy, type StopReason } from '../../core/shapes/attempt';
 import type { NormRow } from '../../core/shapes/norms';
+import { holdEverything, onHold } from '../frame/holding';
 import { lettersAreOn } from '../frame/singleLetters';
 import { Key } from '../touch/button';
 import { rowWords } from '../words';
@@ -25,6 +26,7 @@ const lateTapMs = 600;
 
 interface Props {
   readonly attempt: RunningAttempt;
+  readonly personId: string;
   readonly name: string;
   readonly title: string;
   readonly durationS: number;
@@ -35,7 +37,7 @@ interface Props {
  * One participant in a running test. The whole strip is the tap target; the instructor's eyes are on the person, so
  * there is one huge number, the time as a draining level behind its plate, and three keys.
  */
-export function Lane({ attempt, name, title, durationS, row }: Props) {
+export function Lane({ attempt, personId, name, title, durationS, row }: Props) {
   const { trial, goMs, mark, falseStart } = attempt;
   const [stopAsked, setStopAsked] = useState<number | null>(null);
   const flash = useRef<HTMLDivElement>(null);
@@ -104,6 +106,8 @@ export function Lane({ attempt, name, title, durationS, row }: Props) {
     };
   }, [answer, asking, count, falseStart, mark, stop, stopAsked]);
 
+  useEffect(() => onHold(() => mark({ kind: 'hold' }, 'key')), [mark]);
+
   const pace = useCallback(
     (now: number) => (row && goMs !== null ? evenPace((row.p25 + row.p75) / 2, durationS, now - goMs) : null),
     [durationS, goMs, row],
@@ -132,6 +136,8 @@ export function Lane({ attempt, name, title, durationS, row }: Props) {
         if (event.timeStamp - lastPressMs.current > 1000 && !isControl(event.target)) count('device', event.timeStamp);
       }}
       data-testid="lane"
+      data-person-id={personId}
+      data-person-name={name}
     >
       <div
         ref={flash}
@@ -176,13 +182,16 @@ export function Lane({ attempt, name, title, durationS, row }: Props) {
         ) : asking ? (
           <HalfWay answer={answer}>{corrections}</HalfWay>
         ) : (
-          <div className="grid grid-cols-3 gap-3 lg:grid-cols-[2fr_1fr_1fr_1fr] lg:gap-4">
+          <div className="grid grid-cols-4 gap-3 max-sm:gap-1.5 lg:grid-cols-[1.6fr_1.15fr_1fr_1fr_1fr] lg:gap-4">
             <p className="self-center text-xl max-lg:hidden">
               <Key>Space</Key> or a tap anywhere counts
             </p>
             {corrections}
             <Control hotkey="Esc" press={(t) => setStopAsked(t)}>
               Stop
+            </Control>
+            <Control hotkey="F9" press={holdEverything}>
+              Hold
             </Control>
           </div>
         )}

@@ -1,4 +1,14 @@
-import { changeKept, forgetAttempt, keptAttempts, keptEvents, type KeptAttempt } from './attemptStore';
+import {
+  changeKept,
+  forgetAttempt,
+  forgetEntry,
+  keepEntry,
+  keptAttempts,
+  keptEntries,
+  keptEvents,
+  type KeptAttempt,
+  type KeptEntry,
+} from './attemptStore';
 
 /**
  * Sends the whole list of events of an attempt. Sending twice is harmless, so anything but a clear answer is tried
@@ -26,6 +36,28 @@ export async function sendAttempt(attempt: KeptAttempt, leaving = false): Promis
   if (now?.closed === true && (await keptEvents(attempt.clientKey)).length === events.length)
     await forgetAttempt(attempt.clientKey);
   return 'sent';
+}
+
+/** Sends what was noted of a person; what the server holds is forgotten here, anything unclear is sent again later. */
+export async function sendEntry(entry: KeptEntry): Promise<'sent' | 'later' | 'refused'> {
+  const { key, personId, on, content } = entry;
+  const answer = await fetch(`/api/v1/entries/${key}`, {
+    method: 'PUT',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ personId, on, content }),
+  }).catch(() => null);
+  if (answer === null || answer.status >= 500) return 'later';
+  if (!answer.ok) {
+    await keepEntry({ ...entry, refused: await refusalOf(answer) });
+    return 'refused';
+  }
+  await forgetEntry(key);
+  return 'sent';
+}
+
+/** Notes that wait here to be sent. */
+export async function entriesToSend(): Promise<KeptEntry[]> {
+  return (await keptEntries()).filter((e) => !e.open);
 }
 
 async function refusalOf(answer: Response): Promise<string> {

@@ -5,10 +5,15 @@ import { walkingAids, type WalkingAid } from '../../core/shapes/facts';
 import { StateMark } from '../drawing/stateMark';
 import { Button, ButtonLink } from '../touch/button';
 import { aidWords } from '../words';
-import { heldBecause, type SetUp, type StationPerson } from './station';
+import type { Known } from '../../core/intake/known';
+import type { heldBecause, SetUp, StationPerson } from './station';
 
 interface Props {
   readonly person: StationPerson;
+  readonly known: Known;
+  readonly held: ReturnType<typeof heldBecause>;
+  /** Opens the check of the day once more; `null` where none was made. */
+  readonly checkAgain: (() => void) | null;
   readonly protocol: Protocol;
   readonly emergencyNumber: string;
   readonly start: (setUp: SetUp) => void;
@@ -18,11 +23,10 @@ interface Props {
 const shoes = ['flat', 'cushioned', 'barefoot'] as const;
 
 /** What to put up and what to say, read once; then the one big button. */
-export function SetUpScreen({ person, protocol, emergencyNumber, start, back }: Props) {
-  const [seat, setSeat] = useState(String(person.seatHeightCm ?? Math.round(protocol.seatCm ?? 43)));
+export function SetUpScreen({ person, known, held, checkAgain, protocol, emergencyNumber, start, back }: Props) {
+  const [seat, setSeat] = useState(String(known.intake.seatHeightCm ?? Math.round(protocol.seatCm ?? 43)));
   const [aid, setAid] = useState<WalkingAid>('none');
   const [shoe, setShoe] = useState<(typeof shoes)[number]>('flat');
-  const held = heldBecause(person);
   const seatCm = Number(seat.replace(',', '.'));
   const seatFault = seatCm >= 30 && seatCm <= 60 ? null : 'Write the seat height in cm, 30 to 60.';
   const ready = held === null && seatFault === null;
@@ -52,12 +56,26 @@ export function SetUpScreen({ person, protocol, emergencyNumber, start, back }: 
       {held ? (
         <div className="mt-6 border-l-8 border-stop bg-board p-5">
           <p className="flex items-center gap-3 text-xl font-bold">
-            <StateMark mark="stop" silent /> {held}
+            <StateMark mark="stop" silent /> {held.what}
           </p>
+          <p className="mt-2 text-lg">{held.todo}</p>
           <p className="mt-2">If somebody is unwell now, seat them, stay with them and call {emergencyNumber}.</p>
-          <ButtonLink look="line" className="mt-4" href={`/people/${person.id}`} hard>
-            See what is noted
-          </ButtonLink>
+          <div className="mt-4 flex flex-wrap gap-4">
+            {known.readiness.asked !== 'current' && known.readiness.outcome === 'ask-first' ? (
+              <ButtonLink href={`/people/${person.id}/readiness`} hard>
+                Put the questions
+              </ButtonLink>
+            ) : (
+              <ButtonLink look="line" href={`/people/${person.id}/readiness`} hard>
+                See what is noted
+              </ButtonLink>
+            )}
+            {checkAgain && (
+              <Button look="line" onClick={checkAgain}>
+                Put the check of today again
+              </Button>
+            )}
+          </div>
         </div>
       ) : (
         <div className="mt-5 grid gap-8 lg:grid-cols-[1.1fr_1fr]">
@@ -126,11 +144,13 @@ export function SetUpScreen({ person, protocol, emergencyNumber, start, back }: 
             </p>
             <h2 className="border-b-2 border-ink pb-1 text-lg font-bold">Mind</h2>
             <ul className="mt-2 space-y-2">
-              {[...protocol.cautions, ...person.cautions].map((line) => (
-                <li key={line} className="flex gap-3">
-                  <StateMark mark="watch" silent /> {line}
-                </li>
-              ))}
+              {[...protocol.cautions, ...person.cautions, ...known.readiness.limits, ...careWords(known)].map(
+                (line) => (
+                  <li key={line} className="flex gap-3">
+                    <StateMark mark="watch" silent /> {line}
+                  </li>
+                ),
+              )}
             </ul>
           </section>
         </div>
@@ -155,4 +175,11 @@ export function SetUpScreen({ person, protocol, emergencyNumber, start, back }: 
       )}
     </div>
   );
+}
+
+/** What to do for somebody who is ready, with care. */
+function careWords({ readiness, dayCheck }: Known): string[] {
+  const care = readiness.reasons.filter((r) => r.outcome === 'ready-with-care').map((r) => `${r.text}: ${r.todo}`);
+  const skipped = dayCheck?.content.skippedBecause ?? null;
+  return [...care, ...(skipped === null ? [] : [`The check of today was left out: ${skipped}.`])];
 }

@@ -1,15 +1,19 @@
+import { knownOn, type Known } from '../../core/intake/known';
 import type { Conditions } from '../../core/shapes/attempt';
-import type { IsoDate, Readiness } from '../../core/shapes/facts';
+import type { IsoDate } from '../../core/shapes/facts';
+import type { Entry, PersonRecord } from '../../core/shapes/intake';
 import type { NormRow } from '../../core/shapes/norms';
+import type { Protocol } from '../../core/shapes/protocol';
+import { heldByReadiness } from '../../core/intake/testsOpen';
+import { readinessRules } from '../../catalogue/readiness/readiness';
 
 /** What the station page needs of a person, once, when it opens. */
 export interface StationPerson {
   readonly id: string;
   readonly name: string;
   readonly ageYears: number;
-  readonly readiness: Readiness;
-  readonly readinessWhy: string;
-  readonly seatHeightCm: number | null;
+  /** All that was noted, so that readiness is worked out here as the check of the day is made. */
+  readonly record: PersonRecord;
   readonly cautions: readonly string[];
   /** The row gone by, for the pace of its median; `null` where no row covers the age. */
   readonly row: NormRow | null;
@@ -23,10 +27,20 @@ export interface SetUp {
   readonly conditions: Conditions;
 }
 
-/** Why nobody may start this person's test now, or `null`. */
-export function heldBecause({ readiness, readinessWhy }: StationPerson): string | null {
-  const why = readinessWhy === '' ? '' : ` ${readinessWhy}.`;
-  if (readiness === 'not-today') return `Not today.${why} No test is started until it was looked at.`;
-  if (readiness === 'ask-first') return `Ask first.${why} A licensed professional answers before this test.`;
-  return null;
+/** What is known of somebody at this station now, with what was noted here since the page opened. */
+export function knownHere(person: StationPerson, noted: readonly Entry[], today: IsoDate): Known {
+  const entries = [...person.record.entries, ...noted.filter((e) => e.personId === person.id)];
+  const known = knownOn({ ...person.record, entries }, today, readinessRules);
+  if (!known) throw new RangeError(`knownHere: nothing is noted of ${person.id}`);
+  return known;
+}
+
+/** Why nobody may start this test of this person now, and what to do; or `null`. */
+export function heldBecause(known: Known, protocol: Protocol): { readonly what: string; readonly todo: string } | null {
+  const { outcome, asked, reasons } = known.readiness;
+  if (heldByReadiness(outcome, protocol).length === 0) return null;
+  const first = reasons[0];
+  const toAsk = outcome === 'ask-first' && asked !== 'current';
+  const word = outcome === 'not-today' ? 'Not today' : toAsk ? 'Questions to put' : 'Ask first';
+  return { what: first ? `${word}: ${first.text}` : word, todo: first?.todo ?? '' };
 }

@@ -1,14 +1,26 @@
 'use client';
 import { useCallback, useEffect, useMemo, useState } from 'react';
+import type { Known } from '../../core/intake/known';
 import type { CountRule } from '../../core/measure/countTrial';
 import type { AttemptEvent } from '../../core/shapes/attempt';
 import type { IsoDate } from '../../core/shapes/facts';
+import type { Entry, EntryContent } from '../../core/shapes/intake';
 import type { Protocol } from '../../core/shapes/protocol';
-import { keepAttempt, keptAttempts, newClientKey, type KeptAttempt } from './attemptStore';
+import {
+  keepAttempt,
+  keepEntry,
+  keptAttempts,
+  keptEntries,
+  newClientKey,
+  type KeptAttempt,
+  type KeptEntry,
+} from './attemptStore';
 import { AttemptRun } from './attemptRun';
 import { ChoosePerson } from './choosePerson';
+import { DayCheck } from './dayCheck';
 import { SetUpScreen } from './setUp';
-import type { SetUp, StationPerson } from './station';
+import { sendEntry } from './sending';
+import { heldBecause, knownHere, type SetUp, type StationPerson } from './station';
 import { takeUp, thisTab } from './useAttempt';
 
 interface Props {
@@ -17,6 +29,8 @@ interface Props {
   readonly today: IsoDate;
   readonly emergencyNumber: string;
   readonly firstPersonId: string | null;
+  /** A sitting was put together for today, and these are its people. */
+  readonly sitting: boolean;
 }
 
 type Phase =
@@ -29,12 +43,16 @@ type Phase =
  * A station day is one page: people, protocol and norms came with it, moving between persons is state, and nothing
  * here needs the server until a result is sent.
  */
-export function TestStation({ people, protocol, today, emergencyNumber, firstPersonId }: Props) {
+export function TestStation({ people, protocol, today, emergencyNumber, firstPersonId, sitting }: Props) {
   const [phase, setPhase] = useState<Phase>({ kind: 'looking' });
+  // What was noted at this station since the page came, and what still waits in this browser.
+  const [noted, setNoted] = useState<readonly Entry[]>([]);
+  const [checkAgain, setCheckAgain] = useState(false);
   const rule = useMemo(() => ruleOf(protocol), [protocol]);
 
   const choose = useCallback(
     (person: StationPerson | null) => {
+      setCheckAgain(false);
       window.history.pushState(null, '', person ? `/test?person=${person.id}` : '/test');
       setPhase(person ? { kind: 'set-up', person } : { kind: 'choose' });
     },
@@ -43,13 +61,12 @@ export function TestStation({ people, protocol, today, emergencyNumber, firstPer
 
   useEffect(() => {
     let live = true;
-    void keptAttempts()
-      .then(takeUp)
-      .then((found) => {
-        if (!live) return;
-        const first = people.find((p) => p.id === firstPersonId);
-        setPhase(found ? { kind: 'run', ...found } : first ? { kind: 'set-up', person: first } : { kind: 'choose' });
-      });
+    void Promise.all([keptAttempts().then(takeUp), keptEntries()]).then(([found, waiting]) => {
+      if (!live) return;
+      setNoted(waiting.filter((e) => !e.open).map(toEntry));
+      const first = people.find((p) => p.id === firstPersonId);
+      setPhase(found ? { kind: 'run', ...found } : first ? { kind: 'set-up', person: first } : { kind: 'choose' });
+    });
     return () => {
       live = false;
     };
@@ -66,6 +83,22 @@ export function TestStation({ people, protocol, today, emergencyNumber, firstPer
       window.removeEventListener('popstate', back);
     };
   }, [people]);
+
+  const note = async (person: StationPerson, contents: readonly EntryContent[]) => {
+    const kept = contents.map((content): KeptEntry => ({
+      key: newClientKey(),
+      personId: person.id,
+      personName: person.name,
+      on: today,
+      content,
+      open: false,
+      refused: null,
+    }));
+    for (const entry of kept) await keepEntry(entry);
+    setNoted((now) => [...now, ...kept.map(toEntry)]);
+    setCheckAgain(false);
+    for (const entry of kept) await sendEntry(entry);
+  };
 
   const start = async ({ person, conditions }: SetUp) => {
     const kept: KeptAttempt = {
@@ -92,12 +125,37 @@ export function TestStation({ people, protocol, today, emergencyNumber, firstPer
     case 'looking':
       return <p className="py-10">Looking for a test that was cut off …</p>;
     case 'choose':
-      return <ChoosePerson people={people} choose={choose} />;
-    case 'set-up':
+      return (
+        <ChoosePerson
+          people={people}
+          known={(person) => knownHere(person, noted, today)}
+          protocol={protocol}
+          sitting={sitting}
+          choose={choose}
+        />
+      );
+    case 'set-up': {
+      const { person } = phase;
+      const known = knownHere(person, noted, today);
+      const held = heldBecause(known, protocol);
+      if ((!held && known.dayCheck === null) || checkAgain)
+        return (
+          <DayCheck
+            key={person.id}
+            name={person.name}
+            known={known}
+            first={firstReading(known)}
+            save={(contents) => void note(person, contents)}
+            back={() => choose(null)}
+          />
+        );
       return (
         <SetUpScreen
           key={phase.person.id}
           person={phase.person}
+          known={known}
+          held={held}
+          checkAgain={known.dayCheck === null ? null : () => setCheckAgain(true)}
           protocol={protocol}
           emergencyNumber={emergencyNumber}
           start={(setUp) => void start(setUp)}
@@ -106,6 +164,7 @@ export function TestStation({ people, protocol, today, emergencyNumber, firstPer
           }}
         />
       );
+    }
     case 'run':
       return (
         <AttemptRun
@@ -125,6 +184,17 @@ export function TestStation({ people, protocol, today, emergencyNumber, firstPer
         />
       );
   }
+}
+
+/** What was just noted here, stamped so that it comes after all that the page brought along. */
+function toEntry({ key, personId, on, content }: KeptEntry): Entry {
+  return { id: key, personId, on, savedAt: new Date().toISOString(), content };
+}
+
+/** A first high reading that waits for its second. */
+function firstReading({ dayCheck }: Known) {
+  const pressure = dayCheck?.content.pressures.length === 1 ? dayCheck.content.pressures[0] : undefined;
+  return dayCheck && pressure ? { pressure, atMs: Date.parse(dayCheck.savedAt) } : null;
 }
 
 function ruleOf(protocol: Protocol): CountRule {

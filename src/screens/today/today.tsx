@@ -3,48 +3,67 @@ import type { ReactNode } from 'react';
 import type { Place } from '../../core/shapes/person';
 import { StateMark } from '../drawing/stateMark';
 import { RetestWeeks } from '../retest/weeks';
-import type { PersonView } from '../../core/personView';
+import type { RegisterLine } from '../../core/registerLine';
 import { ButtonLink } from '../touch/button';
-import { dayWords, longDay, readinessWords, standsWords } from '../words';
+import { dayWords, longDay, standsWords, stateWords } from '../words';
 import { OpenTests } from './openTests';
+import { SeatGroup } from './seatGroup';
 
 interface Props {
   readonly today: string;
   readonly place: Place;
-  readonly people: readonly PersonView[];
+  readonly lines: readonly RegisterLine[];
+  /** How many were put into today's sitting. */
+  readonly sitting: number;
+  /** Groups that come today. */
+  readonly groups: readonly { readonly id: string; readonly name: string; readonly people: number }[];
+  /** Puts a whole group into today's sitting. */
+  readonly seat: (groupId: string) => Promise<void>;
 }
 
 /** Who must not be tested, who is due, what was left open: the morning read at arm's length. */
-export function TodayScreen({ today, place, people }: Props) {
-  const held = people.filter((p) => p.intake.readiness === 'not-today' || p.intake.readiness === 'ask-first');
-  const free = people.filter((p) => !held.includes(p));
+export function TodayScreen({ today, place, lines, sitting, groups, seat }: Props) {
+  const asked = lines.filter((p) => p.state === 'not-today' || p.state === 'ask-first');
+  const toAsk = lines.filter((p) => p.state === 'to-ask');
+  const free = lines.filter((p) => p.state !== 'not-today' && p.state !== 'ask-first' && p.state !== 'to-ask');
   const due = free
-    .filter((p) => p.due === null || p.due.on <= today)
-    .sort((a, b) => (a.due?.on ?? '').localeCompare(b.due?.on ?? ''));
-  const waiting = free.filter((p) => p.levelWaiting !== null && !due.includes(p));
-  const broken = free.filter((p) => p.path.next.words.startsWith('Repeat'));
+    .filter((p) => p.dueOn === null || p.dueOn <= today)
+    .sort((a, b) => (a.dueOn ?? '').localeCompare(b.dueOn ?? ''));
+  const waiting = free.filter((p) => p.waitingCode !== null && !due.includes(p));
+  const broken = free.filter((p) => p.toRepeat);
+  const lapsing = lines
+    .filter((p) => p.lapsesOn !== null)
+    .sort((a, b) => (a.lapsesOn ?? '').localeCompare(b.lapsesOn ?? ''));
+  const toComplete = lines.filter((p) => p.toComplete > 0);
   return (
     <>
       <div className="flex flex-wrap items-start justify-between gap-4 pt-5">
         <div>
           <h1 className="text-2xl font-extrabold">{longDay(today)}</h1>
           <p className="text-ink-soft">
-            {[place.name, place.town].filter((w) => w !== '').join(', ')} · {people.length}{' '}
-            {people.length === 1 ? 'person' : 'people'} in the register
+            {[place.name, place.town].filter((w) => w !== '').join(', ')} · {lines.length}{' '}
+            {lines.length === 1 ? 'person' : 'people'} in the register
+            {sitting > 0 && `, ${sitting} in today’s sitting`}
           </p>
         </div>
         <div className="flex flex-wrap gap-3">
-          <ButtonLink look={people.length === 0 ? 'main' : 'line'} href="/people/new" hotkey="N">
+          {groups.map((g) => (
+            <SeatGroup key={g.id} group={g} seat={seat} />
+          ))}
+          <ButtonLink look="line" href="/people/walk-in" hotkey="W">
+            Walk-in
+          </ButtonLink>
+          <ButtonLink look={lines.length === 0 ? 'main' : 'line'} href="/people/new" hotkey="N">
             Add a person
           </ButtonLink>
-          {people.length > 0 && (
+          {lines.length > 0 && (
             <ButtonLink href="/test" hard hotkey="T">
               Start testing
             </ButtonLink>
           )}
         </div>
       </div>
-      {people.length === 0 ? (
+      {lines.length === 0 ? (
         <div className="mt-8 max-w-2xl border-l-8 border-squat bg-board p-5 text-lg">
           <p className="font-bold">A first day in this hall.</p>
           <p className="mt-2">
@@ -59,55 +78,61 @@ export function TodayScreen({ today, place, people }: Props) {
             {due.length === 0 && <p className="py-3">Nobody is due today.</p>}
             <ul>
               {due.slice(0, 5).map((p) => (
-                <li key={p.person.id} className="flex min-h-12 flex-wrap items-center gap-x-3 border-b border-rule">
-                  <StateMark mark={p.due ? 'watch' : 'unknown'} silent />
-                  <Link href={`/people/${p.person.id}`} className="flex min-h-11 min-w-44 items-center font-bold">
-                    {p.person.name}
+                <li key={p.id} className="flex min-h-12 flex-wrap items-center gap-x-3 border-b border-rule">
+                  <StateMark mark={p.dueOn ? 'watch' : 'unknown'} silent />
+                  <Link href={`/people/${p.id}`} className="flex min-h-11 min-w-44 items-center font-bold">
+                    {p.name}
                   </Link>
                   <span className="text-ink-soft">
-                    {p.due ? `due since ${dayWords(p.due.on)}, last time ${lastWords(p)}` : 'not tested yet'}
+                    {p.dueOn
+                      ? `due since ${dayWords(p.dueOn)}, last time ${p.stands ? standsWords(p.stands) : '–'}`
+                      : 'not tested yet'}
                   </span>
                   <a
-                    href={`/test?person=${p.person.id}`}
+                    href={`/test?person=${p.id}`}
                     className="ml-auto flex min-h-11 items-center font-bold text-squat underline underline-offset-4"
-                    aria-label={`Test ${p.person.name}`}
+                    aria-label={`Test ${p.name}`}
                   >
                     Test
                   </a>
                 </li>
               ))}
             </ul>
-            {due.length > 5 && (
-              <Link
-                href="/retest"
-                className="flex min-h-11 items-center font-semibold text-squat underline underline-offset-4"
-              >
-                and {due.length - 5} more
-              </Link>
-            )}
+            {due.length > 5 && <More href="/retest" words={`and ${due.length - 5} more`} />}
             <div className="mt-3">
               <Heading id="weeks">Retests by week</Heading>
               <div className="pt-2">
-                <RetestWeeks dueOn={free.flatMap((p) => p.due?.on ?? [])} today={today} />
+                <RetestWeeks dueOn={free.flatMap((p) => p.dueOn ?? [])} today={today} />
               </div>
             </div>
           </section>
           <section aria-labelledby="before">
             <Heading id="before">Before anyone starts</Heading>
             <ul>
-              {held.map((p) => (
-                <li key={p.person.id} className="flex min-h-12 flex-wrap items-center gap-x-3 border-b border-rule">
-                  <StateMark mark={p.intake.readiness === 'not-today' ? 'stop' : 'watch'} silent />
-                  <Link href={`/people/${p.person.id}`} className="flex min-h-11 min-w-40 items-center font-bold">
-                    {p.person.name}
+              {asked.slice(0, 6).map((p) => (
+                <li key={p.id} className="flex min-h-12 flex-wrap items-center gap-x-3 border-b border-rule">
+                  <StateMark mark={p.state === 'not-today' ? 'stop' : 'watch'} silent />
+                  <Link href={`/people/${p.id}`} className="flex min-h-11 min-w-40 items-center font-bold">
+                    {p.name}
                   </Link>
-                  <span>{readinessWords[p.intake.readiness]}</span>
+                  <span>{stateWords[p.state]}</span>
                 </li>
               ))}
+              {asked.length > 6 && <More href="/people" words={`and ${asked.length - 6} more held back`} />}
+              {toAsk.slice(0, 3).map((p) => (
+                <li key={p.id} className="flex min-h-12 flex-wrap items-center gap-x-3 border-b border-rule">
+                  <StateMark mark="unknown" silent />
+                  <Link href={`/people/${p.id}/readiness`} className="flex min-h-11 min-w-40 items-center font-bold">
+                    {p.name}
+                  </Link>
+                  <span>questions to put</span>
+                </li>
+              ))}
+              {toAsk.length > 3 && <More href="/people" words={`and ${toAsk.length - 3} more with questions to put`} />}
               <li className="flex min-h-12 flex-wrap items-center gap-x-3 border-b border-rule">
                 <StateMark mark="ready" silent />
                 <span>
-                  {free.length} {held.length > 0 ? 'others ' : ''}may be tested
+                  {free.length} {asked.length + toAsk.length > 0 ? 'others ' : ''}may be tested
                 </span>
               </li>
             </ul>
@@ -115,27 +140,33 @@ export function TodayScreen({ today, place, people }: Props) {
               <Heading id="open">Left open</Heading>
               <OpenTests />
               <ul>
-                {broken.map((p) => (
-                  <Open key={p.person.id} view={p} words="a test to be repeated" href={`/people/${p.person.id}`} />
+                {broken.slice(0, 3).map((p) => (
+                  <Open key={p.id} name={p.name} words="a test to be repeated" href={`/people/${p.id}`} />
                 ))}
-                {waiting.slice(0, 5).map((p) => (
+                {lapsing.slice(0, 3).map((p) => (
                   <Open
-                    key={p.person.id}
-                    view={p}
-                    words={`level ${p.levelWaiting?.code ?? ''} to confirm`}
-                    href={`/people/${p.person.id}/levels`}
+                    key={p.id}
+                    name={p.name}
+                    words={`an answer lapses on ${dayWords(p.lapsesOn ?? '')}`}
+                    href={`/people/${p.id}/readiness`}
+                  />
+                ))}
+                {toComplete.slice(0, 3).map((p) => (
+                  <Open key={p.id} name={p.name} words="the intake to complete" href={`/people/${p.id}/intake`} />
+                ))}
+                {waiting.slice(0, 4).map((p) => (
+                  <Open
+                    key={p.id}
+                    name={p.name}
+                    words={`level ${p.waitingCode ?? ''} to confirm`}
+                    href={`/people/${p.id}/levels`}
                   />
                 ))}
               </ul>
-              {waiting.length > 5 && (
-                <Link
-                  href="/levels"
-                  className="flex min-h-11 items-center font-semibold text-squat underline underline-offset-4"
-                >
-                  and {waiting.length - 5} more levels
-                </Link>
+              {waiting.length > 4 && <More href="/levels" words={`and ${waiting.length - 4} more levels`} />}
+              {waiting.length + broken.length + lapsing.length + toComplete.length === 0 && (
+                <p className="py-3">Nothing.</p>
               )}
-              {waiting.length + broken.length === 0 && <p className="py-3">Nothing.</p>}
             </div>
           </section>
         </div>
@@ -152,16 +183,19 @@ function Heading({ id, children }: { id: string; children: ReactNode }) {
   );
 }
 
-function lastWords({ sittings }: PersonView): string {
-  const latest = sittings[0];
-  return latest ? standsWords(latest.attempt.trial) : '–';
+function More({ href, words }: { href: string; words: string }) {
+  return (
+    <Link href={href} className="flex min-h-11 items-center font-semibold text-squat underline underline-offset-4">
+      {words}
+    </Link>
+  );
 }
 
-function Open({ view, words, href }: { view: PersonView; words: string; href: string }) {
+function Open({ name, words, href }: { name: string; words: string; href: string }) {
   return (
     <li className="border-b border-rule">
       <Link href={href} className="flex min-h-12 items-center gap-3">
-        <b className="min-w-40">{view.person.name}</b>
+        <b className="min-w-40">{name}</b>
         <span>{words}</span>
       </Link>
     </li>

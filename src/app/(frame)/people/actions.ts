@@ -1,17 +1,36 @@
 'use server';
+import { revalidatePath } from 'next/cache';
 import { theRegister } from '../../../database/theRegister';
-import { addPerson, changePerson, type SavePerson } from '../../../use-cases/addPerson';
+import {
+  endGroup,
+  erasePerson,
+  saveGroup,
+  withPeople,
+  type ErasePerson,
+  type PeopleDeed,
+  type SaveGroup,
+} from '../../../use-cases/groups';
 import { confirmLevel, type ConfirmLevel } from '../../../use-cases/readPeople';
 import { enterPaperResult, type SaveAttempt } from '../../../use-cases/saveAttempt';
+import { noteToday, type SaveEntry } from '../../../use-cases/saveEntry';
+import { addPerson, addWalkIn, changePerson, type SavePerson } from '../../../use-cases/savePerson';
 import { today } from '../../../use-cases/today';
 
 /** @param id made when the form was opened, so that a form sent twice adds one person */
-export async function saveNewPerson(form: unknown, id: string): Promise<SavePerson> {
-  return addPerson(await theRegister(), form, today(), { id });
+export async function saveNewPerson(form: unknown, id: string, evenSo: boolean): Promise<SavePerson> {
+  return addPerson(await theRegister(), form, today(), { id, evenSo });
 }
 
-export async function savePerson(id: string, form: unknown): Promise<SavePerson> {
-  return changePerson(await theRegister(), id, form, today());
+export async function saveWalkIn(form: unknown, id: string, evenSo: boolean): Promise<SavePerson> {
+  return addWalkIn(await theRegister(), form, today(), { id, evenSo });
+}
+
+export async function savePerson(id: string, form: unknown, key: string): Promise<SavePerson> {
+  return changePerson(await theRegister(), id, form, today(), key);
+}
+
+export async function noteOfPerson(id: string, content: unknown, key: string): Promise<SaveEntry> {
+  return noteToday(await theRegister(), id, content, today(), key);
 }
 
 export async function saveConfirmedLevel(id: string): Promise<ConfirmLevel> {
@@ -20,4 +39,25 @@ export async function saveConfirmedLevel(id: string): Promise<ConfirmLevel> {
 
 export async function savePaperResult(id: string, form: unknown, key: string): Promise<SaveAttempt> {
   return enterPaperResult(await theRegister(), id, form, today(), key);
+}
+
+export async function doWithPeople(ids: readonly string[], deed: PeopleDeed): Promise<void> {
+  await withPeople(await theRegister(), ids, deed, today());
+}
+
+export async function saveTheGroup(id: string, form: unknown): Promise<SaveGroup> {
+  return saveGroup(await theRegister(), id, form);
+}
+
+export async function endTheGroup(id: string): Promise<void> {
+  await endGroup(await theRegister(), id);
+  revalidatePath('/people/groups');
+}
+
+export async function setAside(id: string, aside: boolean): Promise<void> {
+  await withPeople(await theRegister(), [id], { kind: aside ? 'archive' : 'restore' }, today());
+}
+
+export async function eraseForGood(id: string, typedName: string): Promise<ErasePerson> {
+  return erasePerson(await theRegister(), id, typedName);
 }

@@ -1,13 +1,22 @@
 import type { Metadata } from 'next';
 import { theRegister } from '../../../database/theRegister';
 import { Register } from '../../../screens/people/register';
-import { registerRow } from '../../../screens/people/summary';
-import { readEverybody } from '../../../use-cases/readPeople';
+import { askRegister, wholeRegister } from '../../../use-cases/everybody';
+import { readGroups, readSitting } from '../../../use-cases/groups';
+
 import { today } from '../../../use-cases/today';
+import { doWithPeople } from './actions';
 
 export const metadata: Metadata = { title: 'People' };
 
 export default async function PeoplePage() {
-  const people = await readEverybody(await theRegister(), today());
-  return <Register rows={people.map((view) => registerRow(view, today()))} />;
+  const db = await theRegister();
+  return (
+    <Register
+      start={await askRegister(db, wholeRegister, today())}
+      groups={await readGroups(db)}
+      sitting={await readSitting(db, today())}
+      deed={doWithPeople}
+    />
+  );
 }

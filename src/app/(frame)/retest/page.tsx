@@ -1,11 +1,19 @@
 import type { Metadata } from 'next';
 import { theRegister } from '../../../database/theRegister';
 import { HallRetests } from '../../../screens/retest/hall';
-import { readEverybody } from '../../../use-cases/readPeople';
+import { readHall } from '../../../use-cases/halls';
 import { today } from '../../../use-cases/today';
 
 export const metadata: Metadata = { title: 'Retest' };
 
-export default async function Page() {
-  return <HallRetests people={await readEverybody(await theRegister(), today())} today={today()} />;
+export default async function Page({ searchParams }: { searchParams: Promise<{ page?: string }> }) {
+  const hall = await readHall(await theRegister(), 'retests', Number((await searchParams).page ?? 1) || 1, today());
+  return (
+    <HallRetests
+      people={hall.people}
+      pages={{ path: '/retest', page: hall.page, of: hall.of }}
+      dueOn={hall.dueOn}
+      today={today()}
+    />
+  );
 }

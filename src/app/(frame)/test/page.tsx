@@ -3,7 +3,7 @@ import { protocolById } from '../../../catalogue/protocols';
 import { theRegister } from '../../../database/theRegister';
 import { TestStation } from '../../../screens/test/testStation';
 import { readPlace } from '../../../use-cases/places';
-import { listStation } from '../../../use-cases/readPeople';
+import { listStation } from '../../../use-cases/station';
 import { today } from '../../../use-cases/today';
 
 export const metadata: Metadata = { title: 'Test' };
@@ -16,7 +16,7 @@ export default async function TestPage({ searchParams }: { searchParams: Promise
   const { person = null } = await searchParams;
   return (
     <TestStation
-      people={await listStation(db, protocol, today())}
+      {...await listStation(db, protocol, today(), person)}
       protocol={protocol}
       today={today()}
       emergencyNumber={emergencyNumber}

@@ -15,5 +15,11 @@ export const armCurl = {
   say: 'Curl the weight all the way up and down as often as you can.',
   cautions: ['Sore shoulder or wrist: leave it out.'],
   practice: 'One or two without the weight.',
+  place: [
+    { what: 'chair', fromCm: 40, toCm: 48 },
+    { what: 'weight', kg: 2.3 },
+    { what: 'weight', kg: 3.6 },
+  ],
+  seatedArms: true,
   source: sources.middleHalf.cite,
 } as const satisfies Protocol;

@@ -15,5 +15,6 @@ export const backScratch = {
   say: 'One hand over the shoulder, one up the back.',
   cautions: ['Stop at pain.'],
   practice: 'Two tries.',
+  place: [{ what: 'thing', thing: 'tape' }],
   source: sources.middleHalf.cite,
 } as const satisfies Protocol;

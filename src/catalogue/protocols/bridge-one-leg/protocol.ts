@@ -15,5 +15,6 @@ export const bridgeOneLeg = {
   say: 'Lift by the hips, keep the pelvis level.',
   cautions: ['Only for those who manage the floor.'],
   practice: 'One lift.',
+  place: [{ what: 'mat' }],
   source: sources.practice.cite,
 } as const satisfies Protocol;

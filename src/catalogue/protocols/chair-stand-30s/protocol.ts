@@ -23,6 +23,7 @@ export const chairStand30s = {
     'Stop at chest pain, dizziness, unusual breathlessness, sharp pain, or when asked to.',
   ],
   practice: 'One to three slow stands. Watch that the back of the legs leaves and meets the seat.',
+  place: [{ what: 'chair', fromCm: 40, toCm: 48 }],
   source: sources.middleHalf.cite,
   seatCm: 43.2,
   norms: chairStandNorms,

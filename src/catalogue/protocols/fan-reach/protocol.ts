@@ -15,5 +15,6 @@ export const fanReach = {
   say: 'Reach left, centre, right on one leg.',
   cautions: ['Spotter within arm’s reach.'],
   practice: 'One round.',
+  place: [{ what: 'fixed-hold' }],
   source: sources.practice.cite,
 } as const satisfies Protocol;

@@ -15,6 +15,7 @@ export const fiveStands = {
   say: 'Cross your arms. Stand up and sit down five times, as fast as you safely can.',
   cautions: ['Spotter within arm’s reach.'],
   practice: 'One slow stand.',
+  place: [{ what: 'chair', fromCm: 40, toCm: 48 }],
   source: sources.fiveStands.cite,
   seatCm: 43.2,
   rises: { kind: 'seconds-for', rises: 5 },

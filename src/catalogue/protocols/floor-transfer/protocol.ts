@@ -15,6 +15,7 @@ export const floorTransfer = {
   say: 'Go down and come back up your own safe way.',
   cautions: ['A second person is needed.'],
   practice: 'Shown, not tried.',
+  place: [{ what: 'mat' }, { what: 'chair', fromCm: 35, toCm: 60 }],
   source: sources.practice.cite,
   asksHelp: true,
 } as const satisfies Protocol;

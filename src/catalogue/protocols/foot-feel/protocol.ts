@@ -15,5 +15,6 @@ export const footFeel = {
   say: 'Say when you feel it.',
   cautions: ['Under 6 of 8 counts as numb feet.'],
   practice: 'Touch the hand first.',
+  place: [{ what: 'thing', thing: 'filament' }],
   source: sources.practice.cite,
 } as const satisfies Protocol;

@@ -15,5 +15,6 @@ export const fourStage = {
   say: 'Hold each position until I say stop.',
   cautions: ['Spotter within arm’s reach, on the weaker side.'],
   practice: 'Show each position.',
+  place: [{ what: 'fixed-hold' }],
   source: sources.fourStage.cite,
 } as const satisfies Protocol;

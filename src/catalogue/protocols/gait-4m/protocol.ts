@@ -15,5 +15,6 @@ export const gait4m = {
   say: 'Walk at your usual pace.',
   cautions: ['Walk behind and beside.'],
   practice: 'None.',
+  place: [{ what: 'walkway', metres: 6 }],
   source: sources.gait4m.cite,
 } as const satisfies Protocol;

@@ -15,5 +15,6 @@ export const heelRise = {
   say: 'Up on your toes and slowly down.',
   cautions: ['Stop at calf pain.'],
   practice: 'Two raises.',
+  place: [{ what: 'fixed-hold' }],
   source: sources.practice.cite,
 } as const satisfies Protocol;

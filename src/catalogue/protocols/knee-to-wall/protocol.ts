@@ -15,5 +15,9 @@ export const kneeToWall = {
   say: 'Knee to the wall, heel down.',
   cautions: ['Hold the wall.'],
   practice: 'One try a side.',
+  place: [
+    { what: 'thing', thing: 'wall' },
+    { what: 'thing', thing: 'tape' },
+  ],
   source: sources.kneeToWall.cite,
 } as const satisfies Protocol;

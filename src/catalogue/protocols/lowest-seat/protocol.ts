@@ -15,5 +15,6 @@ export const lowestSeat = {
   say: 'Stand up once without your hands.',
   cautions: ['Stop at the first use of hands.'],
   practice: 'One stand from the usual seat.',
+  place: [{ what: 'chair', fromCm: 35, toCm: 55 }, { what: 'pads' }],
   source: sources.practice.cite,
 } as const satisfies Protocol;

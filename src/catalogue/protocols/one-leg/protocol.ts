@@ -15,5 +15,6 @@ export const oneLeg = {
   say: 'Arms crossed, lift one foot, look at the spot.',
   cautions: ['Spotter within arm’s reach, on the weaker side.'],
   practice: 'One try a side.',
+  place: [{ what: 'fixed-hold' }],
   source: sources.oneLeg.cite,
 } as const satisfies Protocol;

@@ -15,5 +15,9 @@ export const reachForward = {
   say: 'Reach forward as far as you can, heels down.',
   cautions: ['Spotter within arm’s reach.'],
   practice: 'Two tries.',
+  place: [
+    { what: 'thing', thing: 'wall' },
+    { what: 'thing', thing: 'tape' },
+  ],
   source: sources.reachForward.cite,
 } as const satisfies Protocol;

@@ -15,6 +15,10 @@ export const sitReach = {
   say: 'Leg straight, reach to your toes, breathe out.',
   cautions: ['Not with fragile bone or a replaced hip whose limits are unknown.'],
   practice: 'Two tries.',
+  place: [
+    { what: 'chair', fromCm: 40, toCm: 48 },
+    { what: 'thing', thing: 'tape' },
+  ],
   source: sources.middleHalf.cite,
   seatCm: 43.2,
 } as const satisfies Protocol;

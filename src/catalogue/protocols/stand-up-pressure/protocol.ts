@@ -15,5 +15,6 @@ export const standUpPressure = {
   say: 'Stand up; tell me if you feel light-headed.',
   cautions: ['A drop of 20 with symptoms: not today.'],
   practice: 'None.',
+  place: [{ what: 'thing', thing: 'cuff' }],
   source: sources.practice.cite,
 } as const satisfies Protocol;

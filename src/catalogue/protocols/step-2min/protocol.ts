@@ -15,5 +15,9 @@ export const step2min = {
   say: 'Step in place, right foot first, both knees to the mark.',
   cautions: ['Rests are allowed, the clock runs on. Walk for two minutes afterwards.'],
   practice: 'A few steps to find the height.',
+  place: [
+    { what: 'thing', thing: 'wall' },
+    { what: 'thing', thing: 'tape' },
+  ],
   source: sources.middleHalf.cite,
 } as const satisfies Protocol;

@@ -15,5 +15,6 @@ export const thighHold = {
   say: 'Hold this, keep breathing.',
   cautions: ['Ends at a held breath or the first stop sign.'],
   practice: 'Find the depth.',
+  place: [{ what: 'fixed-hold' }],
   source: sources.practice.cite,
 } as const satisfies Protocol;

@@ -15,6 +15,10 @@ export const upAndGo3m = {
   say: 'On go, stand up, walk to the line at your usual pace, turn, come back, sit down.',
   cautions: ['Walk beside the weaker side.'],
   practice: 'Once.',
+  place: [
+    { what: 'chair', fromCm: 40, toCm: 48 },
+    { what: 'walkway', metres: 4 },
+  ],
   source: sources.upAndGo3m.cite,
   seatCm: 46,
 } as const satisfies Protocol;

@@ -15,6 +15,10 @@ export const upAndGo8ft = {
   say: 'On go, stand up, walk round the cone as fast as is safe, sit down.',
   cautions: ['Walk beside the weaker side.'],
   practice: 'Once, walking.',
+  place: [
+    { what: 'chair', fromCm: 40, toCm: 48 },
+    { what: 'walkway', metres: 3.5 },
+  ],
   source: sources.middleHalf.cite,
   seatCm: 43.2,
 } as const satisfies Protocol;

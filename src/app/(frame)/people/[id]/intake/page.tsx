@@ -1,5 +1,5 @@
-import { PersonFormScreen } from '../../../../../screens/people/personForm';
-import { toPersonForm } from '../../../../../use-cases/addPerson';
+import { IntakeForm } from '../../../../../screens/people/intake/intakeForm';
+import { toPersonForm } from '../../../../../use-cases/savePerson';
 import { today } from '../../../../../use-cases/today';
 import { savePerson } from '../../actions';
 import { thePerson, type PersonParams } from '../person';
@@ -9,11 +9,14 @@ export async function generateMetadata(context: PersonParams) {
 }
 
 export default async function IntakePage(context: PersonParams) {
-  const { person, intake } = await thePerson(context);
+  const { person, known, units } = await thePerson(context);
   return (
-    <PersonFormScreen
+    <IntakeForm
       today={today()}
-      start={toPersonForm(person, intake)}
+      units={units}
+      start={toPersonForm(person, known.intake, known.pains)}
+      asked={known.pains.map(({ joint, side, askedOn, stale }) => ({ joint, side, on: askedOn, stale }))}
+      notedFalls={known.falls}
       save={savePerson.bind(null, person.id)}
       isNew={false}
       backTo={`/people/${person.id}`}

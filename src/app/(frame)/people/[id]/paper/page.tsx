@@ -16,7 +16,7 @@ export default async function PaperPage(context: PersonParams) {
       <PaperFormScreen
         today={today()}
         personId={view.person.id}
-        seatHeightCm={view.intake.seatHeightCm}
+        seatHeightCm={view.known.intake.seatHeightCm}
         save={savePaperResult.bind(null, view.person.id)}
       />
     </>

@@ -1,0 +1,27 @@
+import { theRegister } from '../../../../../database/theRegister';
+import { PersonHead } from '../../../../../screens/people/personHead';
+import { ReadinessScreen } from '../../../../../screens/people/readiness';
+import { readRecord } from '../../../../../use-cases/readPeople';
+import { today } from '../../../../../use-cases/today';
+import { noteOfPerson } from '../../actions';
+import { thePerson, type PersonParams } from '../person';
+
+export async function generateMetadata(context: PersonParams) {
+  return { title: `Readiness of ${(await thePerson(context)).person.name}` };
+}
+
+export default async function ReadinessPage(context: PersonParams) {
+  const view = await thePerson(context);
+  const { id } = view.person;
+  return (
+    <>
+      <PersonHead {...view} here="intake" />
+      <ReadinessScreen
+        personId={id}
+        today={today()}
+        record={await readRecord(await theRegister(), id)}
+        note={noteOfPerson.bind(null, id)}
+      />
+    </>
+  );
+}

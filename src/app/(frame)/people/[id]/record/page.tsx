@@ -1,0 +1,37 @@
+import { isCalendarDay } from '../../../../../core/math/days';
+import { theRegister } from '../../../../../database/theRegister';
+import { PersonHead } from '../../../../../screens/people/personHead';
+import { RecordScreen } from '../../../../../screens/people/recordPage';
+import { daysNoted, readKnown } from '../../../../../use-cases/readPeople';
+import { today } from '../../../../../use-cases/today';
+import { ButtonLink } from '../../../../../screens/touch/button';
+import { thePerson, type PersonParams } from '../person';
+
+export async function generateMetadata(context: PersonParams) {
+  return { title: `All that is noted of ${(await thePerson(context)).person.name}` };
+}
+
+export default async function RecordPage(context: PersonParams & { searchParams: Promise<{ on?: string }> }) {
+  const view = await thePerson(context);
+  const { on } = await context.searchParams;
+  const day = on !== undefined && isCalendarDay(on) ? on : today();
+  const db = await theRegister();
+  const { id } = view.person;
+  return (
+    <>
+      <PersonHead {...view} here="intake" />
+      <RecordScreen
+        personId={id}
+        day={day}
+        days={await daysNoted(db, view, today())}
+        known={await readKnown(db, id, day)}
+        units={view.units}
+      />
+      <div className="mt-5">
+        <ButtonLink look="plain" href={`/people/${id}/leave`}>
+          Put aside, or erase
+        </ButtonLink>
+      </div>
+    </>
+  );
+}

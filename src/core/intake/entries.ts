@@ -1,0 +1,19 @@
+import type { IsoDate } from '../shapes/facts';
+import type { Entry, EntryKind, EntryOf } from '../shapes/intake';
+
+/** The entries known at the end of a day, oldest first, without those taken back by then. */
+export function entriesUntil(entries: readonly Entry[], day: IsoDate): Entry[] {
+  const known = entries.filter((e) => e.on <= day).sort(inOrder);
+  const withdrawn = new Set(known.flatMap(({ content }) => (content.kind === 'withdrawn' ? [content.entryId] : [])));
+  return known.filter((e) => e.content.kind !== 'withdrawn' && !withdrawn.has(e.id));
+}
+
+/** Below 0 when `a` was noted before `b`. */
+export function inOrder(a: Entry, b: Entry): number {
+  return a.on.localeCompare(b.on) || a.savedAt.localeCompare(b.savedAt);
+}
+
+/** Those of one or more kinds, still in order. */
+export function ofKind<K extends EntryKind>(entries: readonly Entry[], ...kinds: readonly K[]): EntryOf<K>[] {
+  return entries.filter((e): e is EntryOf<K> => (kinds as readonly EntryKind[]).includes(e.content.kind));
+}

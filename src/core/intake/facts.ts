@@ -1,0 +1,48 @@
+import { ageOn } from '../math/age';
+import type { Body, Facts, IsoDate, RungConfirmed, TestResult } from '../shapes/facts';
+import type { Intake } from '../shapes/intake';
+import type { Person, Place } from '../shapes/person';
+import { toKit } from './cupboard';
+import type { Known } from './known';
+
+export function bodyOn(person: Person, intake: Intake, day: IsoDate): Body {
+  return {
+    ageYears: ageOn(person.birthDate, day),
+    sex: person.normTable,
+    heightCm: intake.heightCm,
+    massKg: intake.massKg,
+  };
+}
+
+/** Everything the level engine reads, out of what was known on the day. */
+export function factsOf(
+  person: Person,
+  known: Known,
+  place: Place,
+  results: readonly TestResult[],
+  lastConfirmed: readonly RungConfirmed[],
+  day: IsoDate,
+): Facts {
+  const { intake, limiters, falls, readiness } = known;
+  return {
+    person: bodyOn(person, intake, day),
+    testedOn: day,
+    results,
+    readiness: readiness.outcome,
+    limiters,
+    falls12m: falls.length,
+    injuredInFall: falls.some((f) => f.content.hurt),
+    lastFallOn: falls.at(-1)?.content.fellOn ?? null,
+    walkingAid: intake.aidOutdoors,
+    aidIndoors: intake.aidIndoors !== 'none',
+    floorSlides: place.cupboard.floors.some((f) => f.slides),
+    sitsUnsupported: intake.sitsUnsupported,
+    heelDownAtTarget: intake.heelDownAtTarget,
+    sessionsLogged: intake.classesSoFar,
+    shown: [],
+    lastConfirmed,
+    kit: toKit(place.cupboard),
+    style: 'hips-back',
+    impactCleared: false,
+  };
+}

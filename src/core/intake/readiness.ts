@@ -1,0 +1,288 @@
+import { addDays, daysBetween } from '../math/days';
+import { readinessOutcomes, type IsoDate, type Limiter, type Readiness } from '../shapes/facts';
+import { questionIds, type Entry, type EntryOf, type Intake, type QuestionId } from '../shapes/intake';
+import type { ReadinessAnswer, ReadinessReason, ReadinessRules } from '../shapes/readiness';
+import { inOrder, ofKind } from './entries';
+import { branchLimits, branchOf, screeningReasons } from './screening';
+
+const rank = (outcome: Readiness): number => readinessOutcomes.indexOf(outcome);
+
+/**
+ * Who may be tested on a day: the hardest of all reasons that no professional answered.
+ *
+ * The questions lapse after a year, and at once on a fall, new strong pain, surgery or an incident; until they are put
+ * again the answer is no better than *ask first*.
+ * @param entries those known on the day, see `entriesUntil`
+ * @param limiters those in force on the day, pains included
+ * @param notedSince the day a limiter was first noted: only a later answer of a professional speaks of it
+ */
+export function readinessOn(
+  intake: Intake,
+  entries: readonly Entry[],
+  limiters: readonly Limiter[],
+  notedSince: (limiter: Limiter) => IsoDate,
+  day: IsoDate,
+  rules: ReadinessRules,
+): ReadinessAnswer {
+  const { asked, until, why } = askedState(intake, entries, day, rules);
+  const open = [
+    ...toAskReason(asked, why, day, rules),
+    ...carriedReasons(entries, rules),
+    ...answerReasons(entries, rules),
+    ...limiterReasons(limiters, notedSince, day, rules),
+    ...fallReasons(entries, day, rules),
+    ...dayReasons(entries, day, rules),
+    ...incidentReasons(entries, day, rules),
+  ];
+  const clearances = ofKind(entries, 'clearance').filter((c) => day <= clearedUntil(c, rules));
+  const reasons = open
+    .map((reason) => answered(reason, clearances))
+    .filter((r) => r !== null)
+    .sort((a, b) => rank(b.outcome) - rank(a.outcome));
+  const branchLimit = branchLimits[branchOf(newestAnswers(entries))];
+  const limits = [
+    ...clearances.flatMap(({ content }) => (content.limits === '' ? [] : [`${content.limits} (${content.by})`])),
+    ...(asked === 'never' || branchLimit === null ? [] : [branchLimit]),
+  ];
+  return { outcome: reasons[0]?.outcome ?? 'ready', asked, reasons, limits, until };
+}
+
+/** Last day a clearance holds: the day it names, or as long as the questions do. */
+const clearedUntil = (c: EntryOf<'clearance'>, rules: ReadinessRules): IsoDate =>
+  c.content.until ?? addDays(c.on, rules.lapsesAfterDays);
+
+/** A reason to ask first is settled by a later answer of a professional; the others are not theirs to settle. */
+function answered(reason: ReadinessReason, clearances: readonly EntryOf<'clearance'>[]): ReadinessReason | null {
+  if (reason.outcome !== 'ask-first' || reason.id === 'to-ask') return reason;
+  const answer = clearances.findLast((c) => c.on >= reason.since);
+  if (!answer) return reason;
+  const { by, answer: said } = answer.content;
+  if (said === 'may') return null;
+  if (said === 'not-now') return { ...reason, text: `${reason.text}: not for now (${by})`, todo: 'Ask again later.' };
+  return {
+    ...reason,
+    outcome: 'ready-with-care',
+    text: `${reason.text}: with limits (${by})`,
+    todo: 'Keep to the limits.',
+  };
+}
+
+interface AskedState {
+  readonly asked: ReadinessAnswer['asked'];
+  readonly until: IsoDate | null;
+  readonly why: string;
+}
+
+function askedState(intake: Intake, entries: readonly Entry[], day: IsoDate, rules: ReadinessRules): AskedState {
+  const newest = ofKind(entries, 'screening', 'carried-over').at(-1);
+  if (!newest) return { asked: 'never', until: null, why: 'The readiness questions were not put yet.' };
+  const short = newest.content.kind === 'screening' && questionIds.some((id) => !answersOf(newest, id));
+  const until = short ? newest.on : addDays(newest.on, rules.lapsesAfterDays);
+  const upset = upsetAfter(newest, intake, entries, rules);
+  if (upset) return { asked: 'lapsed', until: newest.on, why: `The readiness questions lapsed: ${upset}.` };
+  if (day <= until) return { asked: 'current', until, why: '' };
+  const why = short
+    ? 'Only the six questions of a walk-in were put, for that day.'
+    : 'The readiness questions are over a year old.';
+  return { asked: 'lapsed', until, why };
+}
+
+function answersOf(entry: EntryOf<'screening' | 'carried-over'>, id: QuestionId): boolean {
+  return entry.content.kind === 'screening' && entry.content.answers[id] !== undefined;
+}
+
+/** What happened after the questions were put that makes them worthless, in words. */
+function upsetAfter(asked: Entry, intake: Intake, entries: readonly Entry[], rules: ReadinessRules): string | null {
+  const later = entries.filter((e) => inOrder(e, asked) > 0);
+  if (ofKind(later, 'incident').length > 0) return 'an incident since';
+  if (ofKind(later, 'fall').length > 0) return 'a fall since';
+  const strong = ofKind(later, 'pain').some(
+    (e) => e.content.level >= rules.strongPain && isNewlyStrong(e, entries, rules),
+  );
+  if (strong) return `new pain of ${rules.strongPain} or more since`;
+  const surgery = intake.limiters.some((l) => l.kind === 'recent-surgery' && (l.since ?? intake.notedOn) > asked.on);
+  return surgery ? 'surgery since' : null;
+}
+
+function isNewlyStrong(pain: EntryOf<'pain'>, entries: readonly Entry[], { strongPain }: ReadinessRules): boolean {
+  const { joint, side } = pain.content;
+  const before = ofKind(entries, 'pain').findLast(
+    (e) => e.content.joint === joint && e.content.side === side && inOrder(e, pain) < 0,
+  );
+  return (before?.content.level ?? 0) < strongPain;
+}
+
+function toAskReason(
+  asked: ReadinessAnswer['asked'],
+  why: string,
+  day: IsoDate,
+  rules: ReadinessRules,
+): ReadinessReason[] {
+  if (asked === 'current') return [];
+  const todo = 'Put the readiness questions; it takes a minute.';
+  return [{ id: 'to-ask', outcome: 'ask-first', text: why, todo, since: day, source: rules.source }];
+}
+
+/** An outcome from before the questions were kept holds until the questions are put. */
+function carriedReasons(entries: readonly Entry[], rules: ReadinessRules): ReadinessReason[] {
+  const newest = ofKind(entries, 'screening', 'carried-over').at(-1);
+  if (newest?.content.kind !== 'carried-over' || newest.content.outcome === 'ready') return [];
+  const { outcome, why } = newest.content;
+  const todo = 'Put the readiness questions.';
+  return [
+    { id: 'carried-over', outcome, text: why === '' ? 'noted so' : why, todo, since: newest.on, source: rules.source },
+  ];
+}
+
+function newestAnswers(entries: readonly Entry[]): Partial<Record<QuestionId, boolean>> {
+  return ofKind(entries, 'screening').at(-1)?.content.answers ?? {};
+}
+
+function answerReasons(entries: readonly Entry[], rules: ReadinessRules): ReadinessReason[] {
+  const screenings = ofKind(entries, 'screening');
+  const newest = screenings.at(-1);
+  if (!newest) return [];
+  const since = (id: QuestionId): IsoDate => {
+    const lastNo = screenings.findLastIndex((s) => s.content.answers[id] !== true);
+    return screenings[lastNo + 1]?.on ?? newest.on;
+  };
+  return screeningReasons(newest.content.answers, since, rules);
+}
+
+/** Lasting conditions that a professional is asked about once. */
+function limiterReasons(
+  limiters: readonly Limiter[],
+  notedSince: (limiter: Limiter) => IsoDate,
+  day: IsoDate,
+  rules: ReadinessRules,
+): ReadinessReason[] {
+  const spineHurts = limiters.some((l) => l.kind === 'back-pain' && (l.pain ?? 10) > 0);
+  return limiters.flatMap((limiter) => {
+    if (limiter.unasked || limiter.limitsLifted) return [];
+    const noted = notedSince(limiter);
+    const since = limiter.since && limiter.since > noted ? limiter.since : noted;
+    const text = limiterAsks(limiter, spineHurts, day, rules);
+    const todo = 'Print the note and have a licensed professional answer it.';
+    return text === null
+      ? []
+      : [{ id: `limiter:${limiter.kind}`, outcome: 'ask-first' as const, text, todo, since, source: rules.source }];
+  });
+}
+
+function limiterAsks(limiter: Limiter, spineHurts: boolean, day: IsoDate, rules: ReadinessRules): string | null {
+  const { kind, since, limits = '' } = limiter;
+  if (kind === 'hip-replaced' || kind === 'knee-replaced') {
+    const joint = kind === 'hip-replaced' ? 'hip' : 'knee';
+    if (since && daysBetween(since, day) <= rules.newJointDays) return `${joint} replaced in the last three months`;
+    return limits === '' ? `${joint} replaced, its limits not known` : null;
+  }
+  if (kind === 'recent-surgery')
+    return limiter.ofTheEye ? 'eye surgery in the last 4 weeks' : 'surgery in the last 12 weeks';
+  if (kind === 'spine-fracture') return 'a spine fracture, or over 4 cm of height lost';
+  if (kind === 'fragile-bone' && spineHurts) return 'fragile bone, and the back hurts';
+  return null;
+}
+
+/** The falls of the last twelve months, oldest first. */
+export function fallsIn12Months(entries: readonly Entry[], day: IsoDate): EntryOf<'fall'>[] {
+  return ofKind(entries, 'fall')
+    .filter(({ content }) => content.fellOn <= day && daysBetween(content.fellOn, day) <= 365)
+    .sort((a, b) => a.content.fellOn.localeCompare(b.content.fellOn));
+}
+
+function fallReasons(entries: readonly Entry[], day: IsoDate, rules: ReadinessRules): ReadinessReason[] {
+  const falls = fallsIn12Months(entries, day);
+  const asks = falls.flatMap(({ on, content }) => {
+    const words = [
+      ...(content.headStruck ? ['the head was struck'] : []),
+      ...(content.unexplained ? ['nobody knows why'] : []),
+      ...(content.hurt && !content.lookedAt ? ['hurt, and not looked at'] : []),
+    ];
+    if (words.length === 0) return [];
+    return [
+      {
+        id: `fall:${content.fellOn}`,
+        outcome: 'ask-first' as const,
+        text: `a fall: ${words.join(', ')}`,
+        todo: 'Print the note and have a licensed professional answer it.',
+        since: on,
+        source: rules.source,
+      },
+    ];
+  });
+  const care = falls.length >= rules.fallsForCare || falls.some((f) => f.content.hurt);
+  if (!care) return asks;
+  const text = falls.length === 1 ? 'a fall with an injury in twelve months' : `${falls.length} falls in twelve months`;
+  const todo = 'An own spotter; one step more support; retest at eight weeks; tell the clinician.';
+  const since = falls.at(-1)?.on ?? day;
+  return [...asks, { id: 'falls', outcome: 'ready-with-care', text, todo, since, source: rules.source }];
+}
+
+/** The check of the day decides for its day; what must not be left at that is asked about from the next day on. */
+function dayReasons(entries: readonly Entry[], day: IsoDate, rules: ReadinessRules): ReadinessReason[] {
+  const checks = ofKind(entries, 'day-check');
+  const newestToday = checks.findLast((c) => c.on === day);
+  const earlier = checks.filter((c) => c.on < day);
+  const today = newestToday
+    ? [
+        ...rules.signs
+          .filter((s) => newestToday.content.signs.includes(s.id))
+          .map(({ id, outcome, why, todo, source }) => ({
+            id: `day:${id}`,
+            outcome,
+            text: why,
+            todo,
+            since: day,
+            source,
+          })),
+        ...pulseReasons(newestToday, rules),
+      ]
+    : [];
+  const after = earlier.flatMap((check) =>
+    rules.signs
+      .filter((s) => s.thenAskFirst && check.content.signs.includes(s.id))
+      .map((s) => ({
+        id: `after:${s.id}`,
+        outcome: 'ask-first' as const,
+        text: `${s.why} on ${check.on}`,
+        todo: 'Print the note and have a licensed professional answer it.',
+        since: check.on,
+        source: s.source,
+      })),
+  );
+  return [...today, ...after];
+}
+
+function pulseReasons({ on, content }: EntryOf<'day-check'>, rules: ReadinessRules): ReadinessReason[] {
+  const reasons: ReadinessReason[] = [];
+  const not = (id: string, text: string, todo: string) =>
+    reasons.push({ id, outcome: 'not-today', text, todo, since: on, source: rules.source });
+  if (content.pulse !== null && content.pulse > rules.pulseOver)
+    not('day:pulse', `resting pulse ${content.pulse}, over ${rules.pulseOver}`, 'Rest; see their own doctor.');
+  const last = content.pressures.at(-1);
+  const row = last && rules.pressures.find((p) => last.systolic >= p.systolic || last.diastolic >= p.diastolic);
+  if (last && row)
+    not(
+      'day:pressure',
+      content.pressures.length > 1
+        ? `pressure ${last.systolic}/${last.diastolic} at the second reading`
+        : `pressure ${last.systolic}/${last.diastolic}, second reading after five minutes seated to come`,
+      content.pressures.length > 1 ? row.todo : 'Sit five minutes, then read again.',
+    );
+  return reasons;
+}
+
+/** An incident ends the day, and asks for an answer from then on. */
+function incidentReasons(entries: readonly Entry[], day: IsoDate, rules: ReadinessRules): ReadinessReason[] {
+  return ofKind(entries, 'incident').map(({ on }) => ({
+    id: `incident:${on}`,
+    outcome: on === day ? ('not-today' as const) : ('ask-first' as const),
+    text: on === day ? 'an incident today' : `an incident on ${on}`,
+    todo:
+      on === day
+        ? 'Nothing more today. Somebody looks at them first.'
+        : 'Print the note and have a licensed professional answer it.',
+    since: on,
+    source: rules.source,
+  }));
+}

@@ -1,0 +1,36 @@
+import type { Readiness } from '../shapes/facts';
+import type { LimiterRow } from '../shapes/ladder';
+import type { Cupboard } from '../shapes/person';
+import type { Protocol } from '../shapes/protocol';
+import { missingFor } from './cupboard';
+import { limitersInForce } from './inForce';
+import type { Known } from './known';
+
+export interface TestOpen {
+  readonly protocol: Protocol;
+  /** Why it is not for this person today, or not in this hall; empty where it may start. */
+  readonly closedBy: readonly string[];
+}
+
+/** Every test with what closes it today: readiness, a limiter, or what the hall lacks. */
+export function testsOpen(
+  protocols: readonly Protocol[],
+  known: Known,
+  rows: readonly LimiterRow[],
+  cupboard: Cupboard,
+): TestOpen[] {
+  const inForce = limitersInForce(rows, known.limiters);
+  return protocols.map((protocol) => {
+    const held = heldByReadiness(known.readiness.outcome, protocol);
+    const limiters = inForce
+      .filter(({ row }) => row.closesTests.includes(protocol.id))
+      .map(({ row, limiter }) => (limiter.unasked ? `${row.title}: not asked yet` : row.title));
+    return { protocol, closedBy: [...held, ...new Set(limiters), ...missingFor(protocol, cupboard)] };
+  });
+}
+
+/** *Not today* closes every test; *ask first* leaves seated arm work. */
+export function heldByReadiness(outcome: Readiness, protocol: Protocol): string[] {
+  if (outcome === 'not-today') return ['not today'];
+  return outcome === 'ask-first' && !protocol.seatedArms ? ['a question is open: ask first'] : [];
+}

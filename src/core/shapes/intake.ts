@@ -1,0 +1,157 @@
+import type { IsoDate, Readiness, Side, WalkingAid, Limiter } from './facts';
+import type { PersonId } from './person';
+
+/** Parts of the intake that a walk-in leaves for later. */
+export const intakeSections = ['birth-date', 'body', 'bones', 'nerves', 'floor', 'aids', 'contacts'] as const;
+export type IntakeSection = (typeof intakeSections)[number];
+
+export interface Contact {
+  readonly name: string;
+  readonly phone: string;
+}
+
+/**
+ * What is known of a body and of lasting conditions, noted on a day. A newer intake stands beside the older one, so
+ * that a sitting can be read as it was. What has a date of its own (pain, falls, readiness) is an entry, see `Entry`.
+ */
+export interface Intake {
+  readonly notedOn: IsoDate;
+  readonly heightCm: number | null;
+  readonly massKg: number | null;
+  /** Floor to the crease of the knee, seated. */
+  readonly shankCm: number | null;
+  /** Floor to the middle of the kneecap, and to the front crest of the hip bone, standing: for the two-minute step. */
+  readonly kneecapCm: number | null;
+  readonly hipBoneCm: number | null;
+  readonly seatHeightCm: number | null;
+  /** Everything but pain: replacements, bone, nerves, floor, surgery. */
+  readonly limiters: readonly Limiter[];
+  readonly aidOutdoors: WalkingAid;
+  readonly aidIndoors: WalkingAid;
+  readonly sitsUnsupported: boolean;
+  readonly heelDownAtTarget: boolean;
+  readonly classesSoFar: number;
+  readonly medicines: string;
+  readonly bloodThinners: boolean;
+  readonly sugarLowering: boolean;
+  readonly contact: Contact;
+  readonly clinician: Contact;
+  /** What was not asked yet; its limiters are read as present until it is. */
+  readonly toComplete: readonly IntakeSection[];
+}
+
+export const joints = ['neck', 'shoulder', 'elbow', 'hand', 'back', 'hip', 'knee', 'ankle'] as const;
+export type Joint = (typeof joints)[number];
+/** Joints without a left and a right. */
+export const middleJoints: readonly Joint[] = ['neck', 'back'];
+
+export const questionIds = [
+  'active',
+  'disease',
+  'symptoms',
+  'uncontrolled',
+  'operation',
+  'changed',
+  'wasting',
+] as const;
+export type QuestionId = (typeof questionIds)[number];
+
+export const daySigns = [
+  'chest',
+  'faint',
+  'dizzy',
+  'breath',
+  'ill',
+  'calf',
+  'fall',
+  'irregular-pulse',
+  'no-food',
+  'shoes',
+] as const;
+export type DaySign = (typeof daySigns)[number];
+
+/** Pressure in mmHg. */
+export interface Pressure {
+  readonly systolic: number;
+  readonly diastolic: number;
+}
+
+export const clearanceAnswers = ['may', 'may-with-limits', 'not-now'] as const;
+export type ClearanceAnswer = (typeof clearanceAnswers)[number];
+
+export const incidentKinds = ['fall', 'chest', 'faint', 'dizzy', 'pain', 'unwell', 'other'] as const;
+export type IncidentKind = (typeof incidentKinds)[number];
+export const yesNoUnknown = ['yes', 'no', 'unknown'] as const;
+export type YesNoUnknown = (typeof yesNoUnknown)[number];
+
+export type EntryContent =
+  /** An answer to "how much does it hurt, 0 to 10?"; 0 is gone. */
+  | {
+      readonly kind: 'pain';
+      readonly joint: Joint;
+      readonly side: Side | null;
+      readonly level: number;
+      readonly since: IsoDate | null;
+    }
+  | {
+      readonly kind: 'fall';
+      readonly fellOn: IsoDate;
+      readonly hurt: boolean;
+      readonly lookedAt: boolean;
+      readonly headStruck: boolean;
+      /** Nobody knows why: no trip, no slip, no push. */
+      readonly unexplained: boolean;
+    }
+  /** Answers to the readiness questions. Those left out were not asked: such a screening holds for its day only. */
+  | { readonly kind: 'screening'; readonly answers: Partial<Record<QuestionId, boolean>> }
+  /** An outcome written down before the questions were kept. */
+  | { readonly kind: 'carried-over'; readonly outcome: Readiness; readonly why: string }
+  /** What a licensed professional answered. */
+  | {
+      readonly kind: 'clearance';
+      readonly by: string;
+      readonly answer: ClearanceAnswer;
+      readonly limits: string;
+      readonly until: IsoDate | null;
+    }
+  | {
+      readonly kind: 'day-check';
+      readonly signs: readonly DaySign[];
+      readonly pulse: number | null;
+      /** One reading, or two, the second after five minutes seated; the last one counts. */
+      readonly pressures: readonly Pressure[];
+      /** Why the questions were not put; never empty when they were skipped. */
+      readonly skippedBecause: string | null;
+    }
+  | {
+      readonly kind: 'incident';
+      /** When, on the wall clock of the hall, ISO 8601 with offset. */
+      readonly at: string;
+      readonly what: readonly IncidentKind[];
+      readonly head: YesNoUnknown;
+      readonly bloodThinners: YesNoUnknown;
+      readonly called: string;
+      readonly note: string;
+    }
+  /** Takes an earlier entry back; it stays readable. */
+  | { readonly kind: 'withdrawn'; readonly entryId: string; readonly reason: string };
+
+export type EntryKind = EntryContent['kind'];
+export type EntryOf<K extends EntryKind> = Entry & { readonly content: Extract<EntryContent, { kind: K }> };
+
+/** Something with a date of its own, noted of a person; added, never changed. */
+export interface Entry {
+  readonly id: string;
+  readonly personId: PersonId;
+  /** The day it was noted, which is the day from which it was known. */
+  readonly on: IsoDate;
+  /** ISO 8601, to put entries of one day in order. */
+  readonly savedAt: string;
+  readonly content: EntryContent;
+}
+
+/** Everything ever noted of one person, oldest first. */
+export interface PersonRecord {
+  readonly intakes: readonly Intake[];
+  readonly entries: readonly Entry[];
+}

@@ -1,0 +1,77 @@
+import type { DaySign, IntakeSection, QuestionId } from './intake';
+import type { LimiterKind, Readiness } from './facts';
+import type { Source } from './norms';
+
+/** One of the readiness questions, in our own words. */
+export interface ReadinessQuestion {
+  readonly id: QuestionId;
+  readonly asks: string;
+  /** What a yes means; `active` and `disease` are weighed together, see `core/intake/screening.ts`. */
+  readonly role: 'active' | 'disease' | 'symptom' | 'asks-first';
+  /** Said as the reason when the answer is yes. */
+  readonly why: string;
+  readonly source: Source;
+}
+
+/** One thing of the check on the day. */
+export interface DaySignRow {
+  readonly id: DaySign;
+  readonly asks: string;
+  readonly outcome: Extract<Readiness, 'not-today' | 'ready-with-care'>;
+  readonly why: string;
+  readonly todo: string;
+  /** From the next day on a licensed professional is asked first. */
+  readonly thenAskFirst: boolean;
+  readonly source: Source;
+}
+
+export interface PressureRule {
+  readonly systolic: number;
+  readonly diastolic: number;
+  readonly todo: string;
+}
+
+/** Everything the readiness rules need besides the record; data from the catalogue. */
+export interface ReadinessRules {
+  readonly questions: readonly ReadinessQuestion[];
+  readonly signs: readonly DaySignRow[];
+  readonly pulseOver: number;
+  /** From the highest down. */
+  readonly pressures: readonly PressureRule[];
+  readonly secondReadingAfterS: number;
+  readonly lapsesAfterDays: number;
+  readonly painAgainAfterDays: number;
+  readonly painsRemembered: number;
+  readonly strongPain: number;
+  readonly surgeryDays: number;
+  readonly eyeSurgeryDays: number;
+  readonly newJointDays: number;
+  readonly fallsForCare: number;
+  /** The limiters that a part of the intake tells of. */
+  readonly told: Readonly<Partial<Record<IntakeSection, readonly LimiterKind[]>>>;
+  readonly screeningSource: Source;
+  readonly source: Source;
+}
+
+/** Why somebody is not simply ready. */
+export interface ReadinessReason {
+  readonly id: string;
+  readonly outcome: Exclude<Readiness, 'ready'>;
+  readonly text: string;
+  readonly todo: string;
+  /** The day it began to hold: an answer given before that day says nothing of it. */
+  readonly since: string;
+  readonly source: Source;
+}
+
+export interface ReadinessAnswer {
+  readonly outcome: Readiness;
+  /** Whether the questions were put, and still hold. */
+  readonly asked: 'never' | 'lapsed' | 'current';
+  /** Hardest first. */
+  readonly reasons: readonly ReadinessReason[];
+  /** What a professional, or the screening, allows only so far. */
+  readonly limits: readonly string[];
+  /** Last day on which the questions hold. */
+  readonly until: string | null;
+}

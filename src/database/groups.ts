@@ -1,0 +1,71 @@
+import type { IsoDate } from '../core/shapes/facts';
+import type { Group, PersonId } from '../core/shapes/person';
+import type { Register } from './connection';
+
+/** Groups by day and time. */
+export async function listGroups(db: Register): Promise<Group[]> {
+  return db.selectFrom('person_group').selectAll().orderBy('weekday').orderBy('time').orderBy('name').execute();
+}
+
+export async function saveGroup(db: Register, group: Group): Promise<void> {
+  const { id, ...rest } = group;
+  await db
+    .insertInto('person_group')
+    .values(group)
+    .onConflict((c) => c.column('id').doUpdateSet(rest))
+    .execute();
+}
+
+/** Ends a group; its people stay in the register. */
+export async function removeGroup(db: Register, id: string): Promise<void> {
+  await db.transaction().execute(async (trx) => {
+    await trx.deleteFrom('group_member').where('group_id', '=', id).execute();
+    await trx.deleteFrom('person_group').where('id', '=', id).execute();
+  });
+}
+
+export async function joinGroup(db: Register, groupId: string, people: readonly PersonId[]): Promise<void> {
+  await db
+    .insertInto('group_member')
+    .values(people.map((person_id) => ({ group_id: groupId, person_id })))
+    .onConflict((c) => c.doNothing())
+    .execute();
+}
+
+export async function leaveGroup(db: Register, groupId: string, people: readonly PersonId[]): Promise<void> {
+  await db
+    .deleteFrom('group_member')
+    .where('group_id', '=', groupId)
+    .where('person_id', 'in', [...people])
+    .execute();
+}
+
+/** Ids of the groups of each person that is in one. */
+export async function groupsOfPeople(db: Register): Promise<Map<PersonId, string[]>> {
+  const rows = await db.selectFrom('group_member').selectAll().execute();
+  const groups = new Map<PersonId, string[]>();
+  for (const { person_id, group_id } of rows) groups.set(person_id, [...(groups.get(person_id) ?? []), group_id]);
+  return groups;
+}
+
+/** Who sits down on a day, as it was put together. */
+export async function sittingOn(db: Register, day: IsoDate): Promise<PersonId[]> {
+  const rows = await db.selectFrom('sitting_person').select('person_id').where('day', '=', day).execute();
+  return rows.map((r) => r.person_id);
+}
+
+export async function addToSitting(db: Register, day: IsoDate, people: readonly PersonId[]): Promise<void> {
+  await db
+    .insertInto('sitting_person')
+    .values(people.map((person_id) => ({ day, person_id })))
+    .onConflict((c) => c.doNothing())
+    .execute();
+}
+
+export async function leaveSitting(db: Register, day: IsoDate, people: readonly PersonId[]): Promise<void> {
+  await db
+    .deleteFrom('sitting_person')
+    .where('day', '=', day)
+    .where('person_id', 'in', [...people])
+    .execute();
+}

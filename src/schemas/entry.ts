@@ -1,0 +1,108 @@
+import { mixed, string, type AnyObject, type InferType, type Schema } from 'yup';
+import { readinessOutcomes } from '../core/shapes/facts';
+import {
+  clearanceAnswers,
+  daySigns,
+  incidentKinds,
+  joints,
+  questionIds,
+  yesNoUnknown,
+  type EntryContent,
+} from '../core/shapes/intake';
+import { day, exactly, listOf, oneOf, wholeIn, within, yesNo } from './building';
+import { fallFields } from './person';
+
+const kind = <K extends string>(k: K) => oneOf([k]).required();
+const pressure = () =>
+  exactly({
+    systolic: wholeIn(60, 260, 'mmHg').required('is needed'),
+    diastolic: wholeIn(30, 160, 'mmHg').required('is needed'),
+  }).test('order', 'systolic must be above diastolic', ({ systolic, diastolic }) => systolic > diastolic);
+
+/** What may be noted of a person, a schema a kind. */
+const contents = (today: string): Readonly<Record<string, Schema>> => ({
+  pain: exactly({
+    kind: kind('pain'),
+    joint: oneOf(joints).required('is needed'),
+    side: oneOf(['L', 'R']).nullable().defined(),
+    level: wholeIn(0, 10).required('is needed'),
+    since: day().nullable().defined(),
+  }),
+  fall: exactly({ kind: kind('fall'), ...fallFields(today).fields }),
+  screening: exactly({
+    kind: kind('screening'),
+    answers: exactly(Object.fromEntries(questionIds.map((id) => [id, yesNo()]))).required('is needed'),
+  }),
+  'carried-over': exactly({
+    kind: kind('carried-over'),
+    outcome: oneOf(readinessOutcomes).required('is needed'),
+    why: string().max(300).defined('is needed'),
+  }),
+  clearance: exactly({
+    kind: kind('clearance'),
+    by: string().trim().min(2, 'Write who answered.').max(80).required('Write who answered.'),
+    answer: oneOf(clearanceAnswers).required('Choose what was answered.'),
+    limits: string()
+      .max(300, 'Keep it under 300 letters.')
+      .defined()
+      .when('answer', ([answer], schema) =>
+        answer === 'may-with-limits' ? schema.trim().min(2, 'Write the limits as they were given.') : schema,
+      ),
+    until: day().nullable().defined(),
+  }),
+  'day-check': exactly({
+    kind: kind('day-check'),
+    signs: listOf(oneOf(daySigns).required(), daySigns.length).required('is needed'),
+    pulse: wholeIn(30, 220, 'a minute').nullable().defined(),
+    pressures: listOf(pressure().required(), 2).required('is needed'),
+    skippedBecause: string().trim().min(3, 'Write why in a few words.').max(200).nullable().defined(),
+  }),
+  incident: exactly({
+    kind: kind('incident'),
+    at: string()
+      .matches(
+        /^\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d(\.\d+)?)?(Z|[+-]\d\d:\d\d)$/,
+        'must be a time with its offset, ISO 8601',
+      )
+      .required('is needed'),
+    what: listOf(oneOf(incidentKinds).required(), incidentKinds.length).min(1, 'Choose what happened.').required(),
+    head: oneOf(yesNoUnknown).required('is needed'),
+    bloodThinners: oneOf(yesNoUnknown).required('is needed'),
+    called: string().max(200).defined(),
+    note: string().max(1000).defined(),
+  }),
+  withdrawn: exactly({
+    kind: kind('withdrawn'),
+    entryId: string().max(64).required('is needed'),
+    reason: string().trim().min(2, 'Write why.').max(200).required('Write why.'),
+  }),
+});
+
+/** One entry as it is sent: which person, known from which day, and what. */
+export const entryBody = (today: string) => {
+  const byKind = contents(today);
+  return exactly({
+    personId: string().max(64).required('is needed'),
+    on: day()
+      .required('is needed')
+      .test('past', `is still to come: today is ${today}`, (v?: string) => v === undefined || v <= today),
+    content: mixed<EntryContent>()
+      .required('is needed')
+      .test('content', function (value: AnyObject | undefined) {
+        const schema = byKind[String(value?.['kind'])];
+        if (!schema)
+          return this.createError({
+            path: `${this.path}.kind`,
+            message: `must be one of: ${Object.keys(byKind).join(', ')}`,
+          });
+        try {
+          schema.validateSync(value, { strict: true, abortEarly: false });
+          return true;
+        } catch (fault) {
+          return within(this.path, fault);
+        }
+      }),
+  });
+};
+
+export type EntryBody = InferType<ReturnType<typeof entryBody>>;

@@ -1,0 +1,37 @@
+import type { PersonView } from '../../core/personView';
+import { ButtonLink } from '../touch/button';
+
+export interface HallPage {
+  /** Those on this page, in their order. */
+  readonly people: readonly PersonView[];
+  readonly pages: PagesProps;
+}
+
+interface PagesProps {
+  readonly path: string;
+  /** From 1. */
+  readonly page: number;
+  readonly of: number;
+}
+
+/** Ways to the pages of a long list; nothing where there is one. */
+export function Pages({ path, page, of }: PagesProps) {
+  if (of <= 1) return null;
+  return (
+    <nav aria-label="Pages" className="mt-5 flex items-center gap-4">
+      {page > 1 && (
+        <ButtonLink look="line" href={`${path}?page=${page - 1}`}>
+          Earlier
+        </ButtonLink>
+      )}
+      <span className="num">
+        {page} of {of}
+      </span>
+      {page < of && (
+        <ButtonLink look="line" href={`${path}?page=${page + 1}`}>
+          Further
+        </ButtonLink>
+      )}
+    </nav>
+  );
+}

@@ -1,0 +1,128 @@
+'use client';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import type { Group } from '../../core/shapes/person';
+import type { FieldError } from '../../schemas/parse';
+import { newClientKey } from '../test/attemptStore';
+import { Button, ButtonLink } from '../touch/button';
+import { weekdays } from '../words';
+
+interface Props {
+  readonly groups: readonly (Group & { readonly people: number })[];
+  readonly save: (id: string, form: unknown) => Promise<{ kind: string; errors?: readonly FieldError[] }>;
+  readonly end: (id: string) => Promise<void>;
+}
+
+/** Who comes together, and when. */
+export function GroupsScreen({ groups, save, end }: Props) {
+  return (
+    <div className="pt-5">
+      <div className="flex flex-wrap items-end justify-between gap-4">
+        <h1 className="text-2xl font-extrabold">Groups</h1>
+        <ButtonLink look="plain" href="/people">
+          Back to people
+        </ButtonLink>
+      </div>
+      <p className="mt-1 text-ink-soft">Choose people in the register to put them into a group.</p>
+      <ul className="mt-4 border-t-2 border-ink">
+        {groups.map((g) => (
+          <li key={g.id} className="border-b border-rule py-2">
+            <GroupLine group={g} people={g.people} save={save} end={end} />
+          </li>
+        ))}
+        <li className="py-3">
+          <h2 className="font-bold">A new group</h2>
+          <GroupLine key={groups.length} group={null} people={0} save={save} end={end} />
+        </li>
+      </ul>
+    </div>
+  );
+}
+
+function GroupLine({
+  group,
+  people,
+  save,
+  end,
+}: { group: Group | null; people: number } & Pick<Props, 'save' | 'end'>) {
+  const router = useRouter();
+  const [id] = useState(() => group?.id ?? newClientKey());
+  const [name, setName] = useState(group?.name ?? '');
+  const [weekday, setWeekday] = useState(group?.weekday ?? 2);
+  const [time, setTime] = useState(group?.time ?? '10:00');
+  const [fault, setFault] = useState('');
+  const [ending, setEnding] = useState(false);
+  const changed = group === null || name !== group.name || weekday !== group.weekday || time !== group.time;
+  const submit = async () => {
+    const typed = name.trim() === '' ? `${weekdays[weekday - 1] ?? ''} ${time}` : name;
+    const answer = await save(id, { name: typed, weekday, time }).catch(() => null);
+    setFault(
+      answer?.kind === 'saved'
+        ? ''
+        : (answer?.errors?.map((e) => e.message).join(' ') ?? 'The server did not answer. Save again.'),
+    );
+    if (answer?.kind === 'saved') router.refresh();
+  };
+  const box = 'h-11 rounded-md border-2 border-ink bg-board px-3';
+  const what = group?.name ?? 'the new group';
+  return (
+    <form
+      className="flex flex-wrap items-center gap-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void submit();
+      }}
+    >
+      <input
+        aria-label={`Name of ${what}`}
+        placeholder={`${weekdays[weekday - 1] ?? ''} ${time}`}
+        value={name}
+        onChange={(e) => setName(e.target.value)}
+        className={`${box} w-60 placeholder:text-ink-soft`}
+      />
+      <select
+        aria-label={`Day of ${what}`}
+        value={weekday}
+        onChange={(e) => setWeekday(Number(e.target.value))}
+        className={box}
+      >
+        {weekdays.map((day, i) => (
+          <option key={day} value={i + 1}>
+            {day}
+          </option>
+        ))}
+      </select>
+      <input
+        aria-label={`Time of ${what}`}
+        type="time"
+        value={time}
+        onChange={(e) => setTime(e.target.value)}
+        className={`num ${box}`}
+      />
+      {group && <span className="min-w-28">{people === 1 ? '1 person' : `${people} people`}</span>}
+      {changed && (
+        <Button type="submit" look={group ? 'main' : 'line'}>
+          {group ? 'Save' : 'Add the group'}
+        </Button>
+      )}
+      {group &&
+        (ending ? (
+          <>
+            <Button look="line" onClick={() => void end(group.id).then(() => router.refresh())}>
+              End it; its people stay
+            </Button>
+            <Button look="plain" onClick={() => setEnding(false)}>
+              Keep it
+            </Button>
+          </>
+        ) : (
+          <Button look="plain" onClick={() => setEnding(true)} aria-label={`End ${group.name}`}>
+            End
+          </Button>
+        ))}
+      <p role="alert" className="text-sm font-semibold text-stop">
+        {fault}
+      </p>
+    </form>
+  );
+}

@@ -1,0 +1,59 @@
+import { stepHeightCm } from '../../../core/intake/cupboard';
+import { limitersInForce } from '../../../core/intake/inForce';
+import { painLimiters } from '../../../core/intake/pains';
+import { shortLengthWords } from '../../../core/math/units';
+import type { Limiter } from '../../../core/shapes/facts';
+import type { UnitSystem } from '../../../core/shapes/person';
+import { limiterRows } from '../../../catalogue/limiters/limiters';
+import { protocols } from '../../../catalogue/protocols';
+import { cautions } from '../../../catalogue/cautions/cautions';
+import type { PersonForm } from '../../../schemas/person';
+import { StateMark } from '../../drawing/stateMark';
+
+/** What the answers so far close and change, said at once. */
+export function Follows({ form, units }: { form: PersonForm; units: UnitSystem }) {
+  const pains = form.pains.map((p) => ({ ...p, reckoned: p.level, askedOn: '', stale: false, answers: [] }));
+  const limiters = [...painLimiters(pains.filter((p) => p.level > 0)), ...form.limiters] as Limiter[];
+  const rows = limitersInForce(limiterRows, limiters).map(({ row }) => row);
+  const says = [...new Set(rows.map((row) => row.says))];
+  const closed = protocols.filter((p) => rows.some((row) => row.closesTests.includes(p.id)));
+  const quiet = form.pains.filter(
+    (p) => p.level > 0 && painLimiters([{ ...p, reckoned: 9, askedOn: '', stale: false, answers: [] }]).length === 0,
+  );
+  const step = stepHeightCm({ kneecapCm: numberOr(form.kneecapCm), hipBoneCm: numberOr(form.hipBoneCm) });
+  return (
+    <section aria-labelledby="follows" aria-live="polite" className="border-l-8 border-watch bg-board p-4">
+      <h2 id="follows" className="text-lg font-bold">
+        What follows from it
+      </h2>
+      {says.length === 0 && <p className="mt-2">Nothing is closed.</p>}
+      <ul className="mt-2 space-y-2">
+        {says.map((line) => (
+          <li key={line} className="flex gap-3">
+            <StateMark mark="watch" silent /> {line}
+          </li>
+        ))}
+        {quiet.length > 0 && (
+          <li className="flex gap-3">
+            <StateMark mark="unknown" silent /> Neck, elbow and hand close nothing by rule: ask before each test.
+          </li>
+        )}
+      </ul>
+      {closed.length > 0 && (
+        <p className="mt-3">
+          <b>Left out:</b> {closed.map((p) => p.short.toLowerCase()).join(', ')}.
+        </p>
+      )}
+      {step !== null && (
+        <p className="mt-3">
+          <b>Two-minute step:</b> mark the wall at{' '}
+          <span className="num">{shortLengthWords(step, units === 'us' ? 'in' : 'cm')}</span>, half-way between kneecap
+          and hip bone.
+        </p>
+      )}
+      <p className="mt-4 text-sm">{cautions.defer}</p>
+    </section>
+  );
+}
+
+const numberOr = (value: unknown): number | null => (typeof value === 'number' ? value : null);

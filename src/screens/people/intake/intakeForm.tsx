@@ -1,0 +1,307 @@
+'use client';
+import { yupResolver } from '@hookform/resolvers/yup';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { useForm, useWatch, type FieldPath } from 'react-hook-form';
+import { walkingAids } from '../../../core/shapes/facts';
+import type { EntryOf, IntakeSection } from '../../../core/shapes/intake';
+import type { UnitSystem } from '../../../core/shapes/person';
+import type { FieldError } from '../../../schemas/parse';
+import { personForm, type PersonForm } from '../../../schemas/person';
+import { newClientKey } from '../../test/attemptStore';
+import { Button, ButtonLink } from '../../touch/button';
+import { typedNumber } from '../../touch/typed';
+import { useOneAtATime } from '../../touch/useOneAtATime';
+import { aidWords, dayWords, sectionWords } from '../../words';
+import { FallList } from './fallList';
+import { Field, field, MeasureField, Part, Tick } from './fields';
+import { Follows } from './follows';
+import { LimiterList } from './limiterList';
+import { PainList, type PainAsked } from './painList';
+
+export interface DoubleFound {
+  readonly id: string;
+  readonly name: string;
+  readonly birthDate: string;
+  readonly archived: boolean;
+}
+
+export type SavePersonAnswer =
+  | { kind: 'saved'; id: string }
+  | { kind: 'rejected'; errors: readonly FieldError[] }
+  | { kind: 'double'; doubles: readonly DoubleFound[] }
+  | { kind: 'not-found' };
+
+interface Props {
+  readonly today: string;
+  readonly units: UnitSystem;
+  readonly start: PersonForm;
+  readonly asked: readonly PainAsked[];
+  readonly notedFalls: readonly EntryOf<'fall'>[];
+  /** @param key made when the form was opened, so that a form sent twice is noted once */
+  readonly save: (form: unknown, key: string, evenSo: boolean) => Promise<SavePersonAnswer>;
+  readonly isNew: boolean;
+  readonly backTo: string;
+}
+
+const tables = [
+  ['female', 'women'],
+  ['male', 'men'],
+  [null, 'left open: both, the cautious one counts'],
+] as const;
+
+const lasting = ['knee-replaced', 'hip-replaced', 'recent-surgery', 'fragile-bone', 'spine-fracture'] as const;
+const nerves = ['dizziness', 'numb-feet', 'neurological'] as const;
+const floor = ['cannot-lie', 'cannot-kneel', 'head-low'] as const;
+
+/** One calm page, in the order people talk; what follows from the answers stands beside it. */
+export function IntakeForm({ today, units, start, asked, notedFalls, save, isNew, backTo }: Props) {
+  const router = useRouter();
+  const [fault, setFault] = useState<string | null>(null);
+  const [doubles, setDoubles] = useState<readonly DoubleFound[]>([]);
+  const [key] = useState(newClientKey);
+  const form = useForm<PersonForm>({
+    defaultValues: start,
+    resolver: yupResolver(personForm(today) as never, { strict: true, abortEarly: false }),
+  });
+  const { register, formState, handleSubmit, setError, setValue, control } = form;
+  const now = useWatch({ control }) as PersonForm;
+  const { errors, isSubmitting } = formState;
+
+  const submit = useOneAtATime(async (evenSo: boolean) => {
+    let left = false;
+    await handleSubmit(async (values) => {
+      setFault(null);
+      const answer = await save(values, key, evenSo).catch(() => null);
+      left = answer?.kind === 'saved';
+      if (answer === null) setFault('The server did not answer. What you wrote is still here; save again.');
+      else if (answer.kind === 'saved') router.push(`/people/${answer.id}${isNew ? '/readiness' : ''}`);
+      else if (answer.kind === 'not-found') setFault('This person is no longer in the register.');
+      else if (answer.kind === 'double') setDoubles(answer.doubles);
+      else
+        for (const { path, message } of answer.errors)
+          setError(path.slice(1).replace(/\//g, '.') as FieldPath<PersonForm>, { message });
+    })();
+    return !left;
+  });
+
+  const faultOf = (name: keyof PersonForm) => errors[name]?.message;
+  const text = (name: FieldPath<PersonForm>) => {
+    const wrong = form.getFieldState(name, formState).error?.message !== undefined;
+    return { ...register(name), id: name, 'aria-invalid': wrong, 'aria-describedby': `${name}-fault` };
+  };
+  const measure = (name: 'heightCm' | 'massKg' | 'shankCm' | 'kneecapCm' | 'hipBoneCm' | 'seatHeightCm') => ({
+    name,
+    units,
+    value: start[name],
+    set: (value: number | string | null) => setValue(name, value as never),
+    fault: faultOf(name),
+  });
+  const set =
+    <K extends keyof PersonForm>(name: K) =>
+    (value: PersonForm[K]) =>
+      setValue(name, value as never);
+  const askedNow = (...sections: IntakeSection[]) =>
+    setValue(
+      'toComplete',
+      now.toComplete.filter((s) => !sections.includes(s)),
+    );
+  const open = (section: IntakeSection) => now.toComplete.includes(section);
+
+  return (
+    <form
+      onSubmit={(event) => {
+        event.preventDefault();
+        submit(false);
+      }}
+      noValidate
+      className="pt-5 pb-28"
+    >
+      <h1 className="text-2xl font-extrabold">{isNew ? 'Add a person' : `Intake: ${start.name}`}</h1>
+      {start.toComplete.length > 0 && (
+        <div className="mt-3 border-l-8 border-watch bg-board p-3">
+          <p>
+            <b>To complete:</b> what was not asked yet is taken as present. Tick what you have asked now.
+          </p>
+          <div className="flex flex-wrap gap-x-6">
+            {start.toComplete.map((section) => (
+              <Tick
+                key={section}
+                checked={!open(section)}
+                set={(on) => (on ? askedNow(section) : setValue('toComplete', [...now.toComplete, section]))}
+              >
+                {sectionWords[section]}
+              </Tick>
+            ))}
+          </div>
+        </div>
+      )}
+      <div className="mt-4 grid items-start gap-x-10 gap-y-6 lg:grid-cols-[1fr_330px]">
+        <div className="space-y-6">
+          <Part title="Who">
+            <div className="flex flex-wrap gap-x-5">
+              <Field label="Name" name="name" fault={faultOf('name')}>
+                <input {...text('name')} autoComplete="off" className={`${field} w-72 max-w-full font-sans`} />
+              </Field>
+              <Field label="Birth date" name="birthDate" fault={faultOf('birthDate')}>
+                <input {...text('birthDate')} type="date" className={`${field} w-44`} />
+              </Field>
+              <div role="group" aria-label="Norm table to read from">
+                <p className="font-semibold">Norm table to read from</p>
+                <div className="flex flex-wrap gap-x-5">
+                  {tables.map(([value, words]) => (
+                    <Tick
+                      key={words}
+                      type="radio"
+                      name="normTable"
+                      checked={now.normTable === value}
+                      set={() => setValue('normTable', value)}
+                    >
+                      {words}
+                    </Tick>
+                  ))}
+                </div>
+                <p className="text-sm font-semibold text-stop">{faultOf('normTable')}</p>
+              </div>
+            </div>
+          </Part>
+          <Part title="Body and chair">
+            <div className="flex flex-wrap gap-x-5">
+              <MeasureField label="Height" measure="height" {...measure('heightCm')} />
+              <MeasureField label="Mass" measure="mass" {...measure('massKg')} />
+              <MeasureField label="Seat of their chair" measure="length" {...measure('seatHeightCm')} />
+              <MeasureField label="Shank" measure="length" {...measure('shankCm')} />
+              <MeasureField label="Kneecap, middle" measure="length" {...measure('kneecapCm')} />
+              <MeasureField label="Hip bone, front" measure="length" {...measure('hipBoneCm')} />
+            </div>
+            <p className="text-sm text-ink-soft">
+              Shank, kneecap and hip bone from the floor, in shoes; leave out what was not measured.
+            </p>
+          </Part>
+          <Part title="What hurts" about="tap it, say how much, 0 to 10">
+            <PainList pains={now.pains} change={set('pains')} asked={asked} today={today} />
+          </Part>
+          <Part title="Joints, operations, bones">
+            <LimiterList kinds={lasting} limiters={now.limiters} change={set('limiters')} today={today} />
+          </Part>
+          <Part title="Balance, feet, nerves">
+            <LimiterList kinds={nerves} limiters={now.limiters} change={set('limiters')} today={today} />
+          </Part>
+          <Part title="Down on the floor">
+            <LimiterList kinds={floor} limiters={now.limiters} change={set('limiters')} today={today} />
+          </Part>
+          <Part title="Falls" about="the last twelve months">
+            <FallList
+              noted={notedFalls}
+              withdrawn={now.withdrawn}
+              takeBack={set('withdrawn')}
+              falls={now.falls}
+              change={set('falls')}
+              faultAt={(i) => errors.falls?.[i]?.fellOn?.message}
+              today={today}
+            />
+          </Part>
+          <Part title="Getting about">
+            <div className="flex flex-wrap items-start gap-x-6">
+              {(['aidIndoors', 'aidOutdoors'] as const).map((name) => (
+                <Field
+                  key={name}
+                  label={name === 'aidIndoors' ? 'Walking aid indoors' : 'Walking aid outdoors'}
+                  name={name}
+                  fault={faultOf(name)}
+                >
+                  <select {...text(name)} className={`${field} w-44 font-sans`}>
+                    {walkingAids.map((aid) => (
+                      <option key={aid} value={aid}>
+                        {aidWords[aid]}
+                      </option>
+                    ))}
+                  </select>
+                </Field>
+              ))}
+              <Field label="Classes so far" name="classesSoFar" fault={faultOf('classesSoFar')}>
+                <input
+                  {...text('classesSoFar')}
+                  {...register('classesSoFar', { setValueAs: (v: unknown) => typedNumber(v, null) })}
+                  inputMode="numeric"
+                  className={`${field} w-24`}
+                />
+              </Field>
+              <div>
+                <Tick checked={now.sitsUnsupported} set={set('sitsUnsupported')}>
+                  sits without a back or arms
+                </Tick>
+                <Tick checked={now.heelDownAtTarget} set={set('heelDownAtTarget')}>
+                  heels seen down in a squat
+                </Tick>
+              </div>
+            </div>
+          </Part>
+          <Part title="Medicines and people to call">
+            <div className="flex flex-wrap gap-x-6">
+              <Field label="Medicines, in their words" name="medicines" fault={faultOf('medicines')}>
+                <input {...text('medicines')} autoComplete="off" className={`${field} w-96 max-w-full font-sans`} />
+              </Field>
+              <div>
+                <Tick checked={now.bloodThinners} set={set('bloodThinners')}>
+                  thins the blood
+                </Tick>
+                <Tick checked={now.sugarLowering} set={set('sugarLowering')}>
+                  lowers sugar
+                </Tick>
+              </div>
+            </div>
+            {(['contact', 'clinician'] as const).map((who) => (
+              <div key={who} className="flex flex-wrap gap-x-5">
+                <Field
+                  label={who === 'contact' ? 'Contact' : 'Clinician'}
+                  name={`${who}.name`}
+                  fault={errors[who]?.name?.message}
+                >
+                  <input {...text(`${who}.name`)} autoComplete="off" className={`${field} w-72 max-w-full font-sans`} />
+                </Field>
+                <Field label="Telephone" name={`${who}.phone`} fault={errors[who]?.phone?.message}>
+                  <input {...text(`${who}.phone`)} autoComplete="off" inputMode="tel" className={`${field} w-48`} />
+                </Field>
+              </div>
+            ))}
+          </Part>
+        </div>
+        <div className="lg:sticky lg:top-5">
+          <Follows form={now} units={units} />
+        </div>
+      </div>
+      <div className="fixed inset-x-0 bottom-0 z-10 border-t-4 border-ink bg-board">
+        <div className="mx-auto flex max-w-[1400px] flex-wrap items-center gap-4 px-7 py-3">
+          <Button type="submit" disabled={isSubmitting} className="min-w-56 text-lg">
+            {isNew ? 'Save, then the questions' : 'Save the intake'}
+          </Button>
+          <ButtonLink look="plain" href={backTo}>
+            Leave without saving
+          </ButtonLink>
+          <div role="alert" className="font-semibold">
+            {doubles.length > 0 ? (
+              <p className="flex flex-wrap items-center gap-x-4">
+                <span>Perhaps in the register already, nothing was saved yet:</span>
+                {doubles.map((d) => (
+                  <a key={d.id} href={`/people/${d.id}`} className="text-squat underline">
+                    {d.name}, born {dayWords(d.birthDate)}
+                    {d.archived && ', put aside'}
+                  </a>
+                ))}
+                <Button look="line" onClick={() => submit(true)}>
+                  Somebody else: add them
+                </Button>
+              </p>
+            ) : (
+              <p className="text-stop">
+                {fault ??
+                  (Object.keys(errors).length > 0 ? 'Nothing was saved yet: the marked fields need another look.' : '')}
+              </p>
+            )}
+          </div>
+        </div>
+      </div>
+    </form>
+  );
+}

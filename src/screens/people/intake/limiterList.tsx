@@ -1,0 +1,122 @@
+'use client';
+import type { LimiterKind } from '../../../core/shapes/facts';
+import { limiterRows } from '../../../catalogue/limiters/limiters';
+import type { PersonForm } from '../../../schemas/person';
+import { limiterWords } from '../../words';
+import { Tick } from './fields';
+
+export type FormLimiter = PersonForm['limiters'][number];
+
+interface Props {
+  readonly kinds: readonly LimiterKind[];
+  readonly limiters: readonly FormLimiter[];
+  readonly change: (limiters: FormLimiter[]) => void;
+  readonly today: string;
+}
+
+const needsRelease = new Set(limiterRows.filter((row) => row.untilLifted).map((row) => row.kind));
+const replaced: readonly LimiterKind[] = ['knee-replaced', 'hip-replaced'];
+const box = 'h-11 rounded-md border-2 border-ink bg-board px-2';
+
+/** Lasting conditions, each with what has to be known of it. */
+export function LimiterList({ kinds, limiters, change, today }: Props) {
+  const put = (old: FormLimiter, next: FormLimiter) => change(limiters.map((l) => (l === old ? next : l)));
+  return (
+    <ul className="grid gap-x-8 md:grid-cols-2">
+      {kinds.flatMap((kind) => {
+        const noted = limiters.filter((l) => l.kind === kind);
+        const sides = replaced.includes(kind);
+        const add = () =>
+          change([
+            ...limiters,
+            { kind, side: sides ? 'R' : null, since: null, limitsLifted: false, by: '', limits: '' },
+          ]);
+        return (
+          <li
+            key={kind}
+            className={noted.length > 0 ? 'border-b border-rule pb-2 md:col-span-2' : 'border-b border-rule'}
+          >
+            <Tick
+              checked={noted.length > 0}
+              set={(on) => (on ? add() : change(limiters.filter((l) => l.kind !== kind)))}
+            >
+              {limiterWords[kind]}
+            </Tick>
+            {noted.map((limiter, i) => (
+              <div key={`${kind}${i}`} className="flex flex-wrap items-center gap-x-4 gap-y-1 pl-9 text-sm">
+                {sides && (
+                  <label className="flex items-center gap-2">
+                    side
+                    <select
+                      className={box}
+                      value={limiter.side ?? 'R'}
+                      onChange={(e) => put(limiter, { ...limiter, side: e.target.value === 'L' ? 'L' : 'R' })}
+                    >
+                      <option value="R">right</option>
+                      <option value="L">left</option>
+                    </select>
+                  </label>
+                )}
+                {(sides || kind === 'recent-surgery') && (
+                  <label className="flex items-center gap-2">
+                    on
+                    <input
+                      type="date"
+                      max={today}
+                      className={`num ${box}`}
+                      value={limiter.since ?? ''}
+                      onChange={(e) => put(limiter, { ...limiter, since: e.target.value || null })}
+                    />
+                  </label>
+                )}
+                {kind === 'recent-surgery' && (
+                  <Tick checked={limiter.ofTheEye === true} set={(ofTheEye) => put(limiter, { ...limiter, ofTheEye })}>
+                    of the eye
+                  </Tick>
+                )}
+                {needsRelease.has(kind) && (
+                  <>
+                    <Tick
+                      checked={limiter.limitsLifted === true}
+                      set={(limitsLifted) => put(limiter, { ...limiter, limitsLifted })}
+                    >
+                      {sides ? 'limits lifted in writing' : 'released in writing'}
+                    </Tick>
+                    <label className="flex items-center gap-2">
+                      by
+                      <input
+                        className={`${box} w-40`}
+                        value={limiter.by ?? ''}
+                        onChange={(e) => put(limiter, { ...limiter, by: e.target.value })}
+                      />
+                    </label>
+                  </>
+                )}
+                {(sides || needsRelease.has(kind)) && !limiter.limitsLifted && (
+                  <label className="flex items-center gap-2">
+                    limits
+                    <input
+                      placeholder="not known"
+                      className={`${box} w-52 placeholder:text-ink-soft`}
+                      value={limiter.limits ?? ''}
+                      onChange={(e) => put(limiter, { ...limiter, limits: e.target.value })}
+                    />
+                  </label>
+                )}
+                {sides && noted.length === 1 && (
+                  <button
+                    type="button"
+                    className="min-h-11 cursor-pointer px-1 font-semibold text-squat underline underline-offset-4"
+                    onClick={() => change([...limiters, { ...limiter, side: limiter.side === 'L' ? 'R' : 'L' }])}
+                  >
+                    the other side too
+                  </button>
+                )}
+              </div>
+            ))}
+          </li>
+        );
+      })}
+    </ul>
+  );
+}

@@ -1,0 +1,82 @@
+'use client';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { Button, ButtonLink } from '../touch/button';
+import { useOneAtATime } from '../touch/useOneAtATime';
+
+interface Props {
+  readonly personId: string;
+  readonly name: string;
+  readonly archived: boolean;
+  readonly setAside: (aside: boolean) => Promise<void>;
+  readonly erase: (typedName: string) => Promise<{ kind: string }>;
+}
+
+/** Putting somebody aside, which loses nothing; or erasing them, which leaves nothing. */
+export function LeaveScreen({ personId, name, archived, setAside, erase }: Props) {
+  const router = useRouter();
+  const [typed, setTyped] = useState('');
+  const [fault, setFault] = useState('');
+  const aside = useOneAtATime(async () => {
+    await setAside(!archived);
+    router.push(archived ? `/people/${personId}` : '/people');
+    return false;
+  });
+  const gone = useOneAtATime(async () => {
+    const answer = await erase(typed).catch(() => null);
+    if (answer?.kind === 'erased') {
+      window.location.assign('/people');
+      return false;
+    }
+    setFault(
+      answer?.kind === 'name-differs'
+        ? `This is not the name: write “${name}”. Nothing was erased.`
+        : 'The server did not answer. Nothing was erased; try again.',
+    );
+    return true;
+  });
+  return (
+    <div className="mt-5 grid gap-10 lg:grid-cols-2">
+      <section aria-labelledby="aside">
+        <h2 id="aside" className="border-b-2 border-ink pb-1 text-lg font-bold">
+          {archived ? 'Back to the register' : 'Put aside'}
+        </h2>
+        <p className="mt-2">
+          {archived
+            ? `${name} is put aside: in no list, in no search. Everything noted is still there.`
+            : 'For somebody who comes no more. They leave all lists; everything noted stays, and they can come back.'}
+        </p>
+        <Button className="mt-3 min-w-52" onClick={() => aside()}>
+          {archived ? 'Back to the register' : 'Put aside'}
+        </Button>
+      </section>
+      <section aria-labelledby="erase" className="border-l-8 border-stop bg-board p-4">
+        <h2 id="erase" className="text-lg font-bold">
+          Erase for good
+        </h2>
+        <p className="mt-2">
+          When {name} asks for it. Intake, answers, tests, levels and notes are taken out of the register file and
+          overwritten. It cannot be undone. Copies made with a backup, and printed pages, are yours to destroy.
+        </p>
+        <label className="mt-3 block font-semibold">
+          Write the name, to be sure
+          <input
+            value={typed}
+            autoComplete="off"
+            onChange={(event) => setTyped(event.target.value)}
+            className="mt-1 block h-12 w-72 max-w-full rounded-md border-2 border-ink bg-board px-3"
+          />
+        </label>
+        <p role="alert" className="min-h-6 text-sm font-semibold text-stop">
+          {fault}
+        </p>
+        <Button look="line" disabled={typed.trim() === ''} onClick={() => gone()}>
+          Erase {name}
+        </Button>
+      </section>
+      <ButtonLink look="plain" href={`/people/${personId}`} className="justify-self-start">
+        Leave everything as it is
+      </ButtonLink>
+    </div>
+  );
+}

@@ -1,0 +1,277 @@
+'use client';
+import { useRouter } from 'next/navigation';
+import { useRef, useState } from 'react';
+import { knownOn } from '../../core/intake/known';
+import { clearanceAnswers, type ClearanceAnswer, type PersonRecord, type QuestionId } from '../../core/shapes/intake';
+import type { ReadinessAnswer } from '../../core/shapes/readiness';
+import { readinessRules } from '../../catalogue/readiness/readiness';
+import { cautions } from '../../catalogue/cautions/cautions';
+import type { FieldError } from '../../schemas/parse';
+import { StateMark, type Mark } from '../drawing/stateMark';
+import { newClientKey } from '../test/attemptStore';
+import { Button, ButtonLink, Key } from '../touch/button';
+import { useOneAtATime } from '../touch/useOneAtATime';
+import { dayWords, readinessWords } from '../words';
+
+type SaveAnswer = { kind: string; errors?: readonly FieldError[] };
+
+interface Props {
+  readonly personId: string;
+  readonly today: string;
+  readonly record: PersonRecord;
+  readonly note: (content: unknown, key: string) => Promise<SaveAnswer>;
+}
+
+const marks: Readonly<Record<ReadinessAnswer['outcome'], Mark>> = {
+  ready: 'ready',
+  'ready-with-care': 'watch',
+  'ask-first': 'watch',
+  'not-today': 'stop',
+};
+
+const answerWords: Readonly<Record<ClearanceAnswer, string>> = {
+  may: 'may take part',
+  'may-with-limits': 'may, with limits',
+  'not-now': 'not for now',
+};
+
+/** Seven questions down the left, what follows from them on the right, changing with each answer. */
+export function ReadinessScreen({ personId, today, record, note }: Props) {
+  const router = useRouter();
+  const before = [...record.entries].reverse().find((e) => e.content.kind === 'screening')?.content;
+  const known = knownOn(record, today, readinessRules);
+  const current = known?.readiness.asked === 'current';
+  const [answers, setAnswers] = useState<Partial<Record<QuestionId, boolean>>>(
+    current && before?.kind === 'screening' ? before.answers : {},
+  );
+  const [touched, setTouched] = useState(false);
+  const [fault, setFault] = useState('');
+  const [key] = useState(newClientKey);
+  const list = useRef<HTMLOListElement>(null);
+  const { questions } = readinessRules;
+  const missing = questions.filter((q) => answers[q.id] === undefined);
+  const answer = (id: QuestionId, yes: boolean) => {
+    setTouched(true);
+    setAnswers((a) => ({ ...a, [id]: yes }));
+    const next = questions[questions.findIndex((q) => q.id === id) + 1];
+    requestAnimationFrame(() =>
+      (next
+        ? list.current?.querySelector<HTMLElement>(`#q-${next.id}`)
+        : document.getElementById('save-answers')
+      )?.focus(),
+    );
+  };
+  // What these answers would give, as if they were noted now.
+  const tried = touched
+    ? knownOn(
+        {
+          ...record,
+          entries: [
+            ...record.entries,
+            { id: 'tried', personId, on: today, savedAt: '9999', content: { kind: 'screening', answers } },
+          ],
+        },
+        today,
+        readinessRules,
+      )
+    : known;
+  const save = useOneAtATime(async () => {
+    const saved = await note({ kind: 'screening', answers }, key).catch(() => null);
+    if (saved?.kind === 'created' || saved?.kind === 'known') {
+      router.push(`/people/${personId}`);
+      return false;
+    }
+    setFault(saved?.errors?.[0]?.message ?? 'The server did not answer. The answers are still here; save again.');
+    return true;
+  });
+  return (
+    <div className="mt-4 grid items-start gap-x-10 gap-y-6 lg:grid-cols-[1.45fr_1fr]">
+      <section aria-labelledby="questions">
+        <h2 id="questions" className="border-b-2 border-ink pb-1 text-lg font-bold">
+          Readiness questions
+          <span className="ml-3 text-base font-normal text-ink-soft">
+            read them out; <Key>Y</Key> yes, <Key>N</Key> no
+          </span>
+        </h2>
+        <ol ref={list}>
+          {questions.map((q, i) => (
+            <li
+              key={q.id}
+              id={`q-${q.id}`}
+              // Takes the letters while the eyes are on the person.
+              tabIndex={0}
+              role="group"
+              aria-label={`Question ${i + 1}`}
+              autoFocus={i === 0 && !current}
+              onKeyDown={(event) => {
+                const letter = event.key.toLowerCase();
+                if (event.ctrlKey || event.metaKey || event.altKey || (letter !== 'y' && letter !== 'n')) return;
+                event.preventDefault();
+                event.stopPropagation();
+                answer(q.id, letter === 'y');
+              }}
+              className="grid grid-cols-[1.6rem_1fr_auto] items-center gap-x-2 border-b border-rule py-1.5 focus:bg-board"
+            >
+              <span className="num text-ink-soft">{i + 1}</span>
+              <p>{q.asks}</p>
+              <div className="flex gap-2">
+                {([true, false] as const).map((yes) => (
+                  <button
+                    key={String(yes)}
+                    type="button"
+                    aria-pressed={answers[q.id] === yes}
+                    aria-label={`${yes ? 'Yes' : 'No'} to question ${i + 1}`}
+                    onClick={() => answer(q.id, yes)}
+                    className={`min-h-12 w-16 cursor-pointer rounded-md border-2 border-ink font-bold ${answers[q.id] === yes ? 'bg-ink text-board' : 'bg-board'}`}
+                  >
+                    {yes ? 'yes' : 'no'}
+                  </button>
+                ))}
+              </div>
+            </li>
+          ))}
+        </ol>
+        <div className="mt-4 flex flex-wrap items-center gap-4">
+          <Button id="save-answers" className="min-w-56 text-lg" disabled={missing.length > 0} onClick={() => save()}>
+            Save the answers
+          </Button>
+          <p role="status">
+            {missing.length > 0
+              ? `${missing.length} ${missing.length === 1 ? 'question' : 'questions'} to go.`
+              : touched
+                ? ''
+                : current
+                  ? 'Answered and still holding; answer again to renew.'
+                  : ''}
+          </p>
+          <p role="alert" className="font-semibold text-stop">
+            {fault}
+          </p>
+        </div>
+      </section>
+      <div className="space-y-6">
+        {tried && <Outcome answer={tried.readiness} />}
+        {tried && tried.readiness.reasons.some((r) => r.outcome === 'ask-first' && r.id !== 'to-ask') && (
+          <ButtonLink look="line" href={`/people/${personId}/note`} hard>
+            Print the note to a professional
+          </ButtonLink>
+        )}
+        <Clearance today={today} note={note} record={record} />
+        <p className="text-sm">{cautions.defer}</p>
+      </div>
+    </div>
+  );
+}
+
+function Outcome({ answer }: { answer: ReadinessAnswer }) {
+  const { outcome, reasons, limits, until, asked } = answer;
+  const toAsk = asked !== 'current' && outcome === 'ask-first';
+  return (
+    <section
+      aria-labelledby="outcome"
+      aria-live="polite"
+      className={`border-l-8 bg-board p-4 ${outcome === 'not-today' ? 'border-stop' : outcome === 'ready' ? 'border-ready' : 'border-watch'}`}
+    >
+      <h2 id="outcome" className="flex items-center gap-3 text-2xl font-extrabold" data-testid="outcome-words">
+        <StateMark mark={marks[outcome]} silent /> {toAsk ? 'questions to put' : readinessWords[outcome]}
+      </h2>
+      <ul className="mt-2 space-y-2">
+        {reasons.map((r) => (
+          <li key={r.id}>
+            <b className="block first-letter:uppercase">{r.text}</b>
+            {r.todo}
+            <span className="block text-sm text-ink-soft">{r.source.cite}</span>
+          </li>
+        ))}
+        {limits.map((line) => (
+          <li key={line} className="flex gap-3">
+            <StateMark mark="watch" silent /> {line}
+          </li>
+        ))}
+      </ul>
+      {asked === 'current' && until && (
+        <p className="mt-2">The questions hold until {dayWords(until)}, or until something happens.</p>
+      )}
+    </section>
+  );
+}
+
+/** What a professional said, with its date, who it was and the limits; earlier ones under it. */
+function Clearance({ today, note, record }: Pick<Props, 'today' | 'note' | 'record'>) {
+  const router = useRouter();
+  const [by, setBy] = useState('');
+  const [answer, setAnswer] = useState<ClearanceAnswer | null>(null);
+  const [limits, setLimits] = useState('');
+  const [until, setUntil] = useState('');
+  const [fault, setFault] = useState('');
+  const [key, setKey] = useState(newClientKey);
+  const earlier = record.entries.flatMap((e) => (e.content.kind === 'clearance' ? [{ on: e.on, ...e.content }] : []));
+  const save = useOneAtATime(async () => {
+    const content = { kind: 'clearance', by, answer, limits, until: until === '' ? null : until };
+    const saved = await note(content, key).catch(() => null);
+    if (saved?.kind === 'created' || saved?.kind === 'known') {
+      setKey(newClientKey());
+      setBy('');
+      setAnswer(null);
+      setLimits('');
+      setFault('');
+      router.refresh();
+    } else setFault(saved?.errors?.map((e) => e.message).join(' ') ?? 'The server did not answer. Save again.');
+    return true;
+  });
+  const box = 'h-12 rounded-md border-2 border-ink bg-board px-3';
+  return (
+    <details open={earlier.length > 0} className="border-t-2 border-ink">
+      <summary className="flex min-h-12 cursor-pointer items-center font-bold">A professional’s answer</summary>
+      <ul>
+        {earlier.map((c) => (
+          <li key={`${c.on}${c.by}`} className="border-b border-rule py-2">
+            <b>{answerWords[c.answer]}</b>, {c.by}, {dayWords(c.on)}
+            {c.until && `, until ${dayWords(c.until)}`}
+            {c.limits !== '' && `: ${c.limits}`}
+          </li>
+        ))}
+      </ul>
+      <div className="mt-2 flex flex-wrap items-center gap-x-4 gap-y-2">
+        <label className="font-semibold">
+          Who answered
+          <input value={by} onChange={(e) => setBy(e.target.value)} className={`mt-1 block w-56 ${box}`} />
+        </label>
+        <label className="font-semibold">
+          Holds until
+          <input
+            type="date"
+            min={today}
+            value={until}
+            onChange={(e) => setUntil(e.target.value)}
+            className={`num mt-1 block ${box}`}
+          />
+        </label>
+        <div role="group" aria-label="What was answered" className="flex flex-wrap gap-x-5">
+          {clearanceAnswers.map((a) => (
+            <label key={a} className="flex min-h-11 cursor-pointer items-center gap-2">
+              <input
+                type="radio"
+                name="clearance"
+                checked={answer === a}
+                onChange={() => setAnswer(a)}
+                className="size-6 accent-ink"
+              />
+              {answerWords[a]}
+            </label>
+          ))}
+        </div>
+        <label className="w-full font-semibold">
+          Limits, as they were given
+          <input value={limits} onChange={(e) => setLimits(e.target.value)} className={`mt-1 block w-full ${box}`} />
+        </label>
+        <Button look="line" onClick={() => save()}>
+          Note the answer
+        </Button>
+        <p role="alert" className="font-semibold text-stop">
+          {fault}
+        </p>
+      </div>
+    </details>
+  );
+}

@@ -1,0 +1,137 @@
+import Link from 'next/link';
+import type { Known } from '../../core/intake/known';
+import type { EntryContent } from '../../core/shapes/intake';
+import { readinessRules } from '../../catalogue/readiness/readiness';
+import { lengthWords, massWords } from '../../core/math/units';
+import type { UnitSystem } from '../../core/shapes/person';
+import { StateMark } from '../drawing/stateMark';
+import { aidWords, dayWords, incidentWords, limiterLine, placeWords, readinessWords } from '../words';
+
+interface Props {
+  readonly personId: string;
+  readonly day: string;
+  readonly days: readonly string[];
+  readonly known: Known | undefined;
+  readonly units: UnitSystem;
+}
+
+/** What was known at the end of a chosen day, in words; every earlier day can be asked again. */
+export function RecordScreen({ personId, day, days, known, units }: Props) {
+  return (
+    <div className="mt-4 grid items-start gap-x-10 gap-y-6 lg:grid-cols-[220px_1fr_1.2fr]">
+      <nav aria-label="Days">
+        <h2 className="border-b-2 border-ink pb-1 text-lg font-bold">Known on</h2>
+        <ul className="max-h-[60vh] overflow-y-auto" tabIndex={0} aria-label="Days with something noted">
+          {days.map((d) => (
+            <li key={d}>
+              <Link
+                href={`/people/${personId}/record?on=${d}`}
+                aria-current={d === day ? 'date' : undefined}
+                className={`flex min-h-11 items-center border-b border-rule px-2 ${d === day ? 'bg-board font-bold' : ''}`}
+              >
+                {dayWords(d)}
+              </Link>
+            </li>
+          ))}
+        </ul>
+      </nav>
+      {known ? (
+        <>
+          <section aria-labelledby="stood">
+            <h2 id="stood" className="border-b-2 border-ink pb-1 text-lg font-bold">
+              As it stood on {dayWords(day)}
+            </h2>
+            <dl className="mt-2 grid grid-cols-[auto_1fr] gap-x-5 gap-y-1.5">
+              {lines(known, units).map(([term, value]) => (
+                <div key={term} className="contents">
+                  <dt className="text-ink-soft">{term}</dt>
+                  <dd>{value}</dd>
+                </div>
+              ))}
+            </dl>
+          </section>
+          <section aria-labelledby="entries">
+            <h2 id="entries" className="border-b-2 border-ink pb-1 text-lg font-bold">
+              Noted up to then, newest first
+            </h2>
+            <ul>
+              {[...known.entries].reverse().map((e) => (
+                <li key={e.id} className="flex gap-3 border-b border-rule py-1.5">
+                  <span className="num w-28 shrink-0">{dayWords(e.on)}</span>
+                  <span>{entryLine(e.content)}</span>
+                </li>
+              ))}
+              {known.entries.length === 0 && <li className="py-2">Nothing.</li>}
+            </ul>
+          </section>
+        </>
+      ) : (
+        <p className="lg:col-span-2">Nothing was noted by {dayWords(day)}.</p>
+      )}
+    </div>
+  );
+}
+
+function lines({ intake, limiters, readiness, falls, pains }: Known, units: UnitSystem): [string, React.ReactNode][] {
+  const us = units === 'us';
+  const mark = readiness.outcome === 'ready' ? 'ready' : readiness.outcome === 'not-today' ? 'stop' : 'watch';
+  return [
+    [
+      'Readiness',
+      <span key="r" className="flex items-start gap-2">
+        <StateMark mark={mark} silent />
+        <span>
+          {readiness.asked === 'current' ? readinessWords[readiness.outcome] : 'questions to put'}
+          {readiness.reasons.map((r) => `; ${r.text}`)}
+        </span>
+      </span>,
+    ],
+    ['Height', intake.heightCm === null ? 'not known' : lengthWords(intake.heightCm, us ? 'in' : 'cm')],
+    ['Mass', intake.massKg === null ? 'not known' : massWords(intake.massKg, us ? 'lb' : 'kg')],
+    [
+      'Hurts',
+      pains.length === 0 ? 'nothing' : pains.map((p) => `${placeWords(p.joint, p.side)} ${p.reckoned}/10`).join(', '),
+    ],
+    [
+      'Watched',
+      limiters
+        .filter((l) => !l.kind.endsWith('-pain'))
+        .map(limiterLine)
+        .join(', ') || 'nothing',
+    ],
+    ['Falls in 12 months', falls.length === 0 ? 'none' : falls.map((f) => dayWords(f.content.fellOn)).join(', ')],
+    ['Walking aid', `${aidWords[intake.aidIndoors]} indoors, ${aidWords[intake.aidOutdoors]} outdoors`],
+    ['Medicines', intake.medicines === '' ? 'none noted' : intake.medicines],
+    ['Contact', `${intake.contact.name} ${intake.contact.phone}`.trim() || 'none noted'],
+    ['Clinician', `${intake.clinician.name} ${intake.clinician.phone}`.trim() || 'none noted'],
+    ['Intake of', dayWords(intake.notedOn)],
+  ];
+}
+
+function entryLine(content: EntryContent): string {
+  switch (content.kind) {
+    case 'pain':
+      return content.level === 0
+        ? `${placeWords(content.joint, content.side)} no longer hurts`
+        : `${placeWords(content.joint, content.side)} hurts ${content.level} of 10`;
+    case 'fall':
+      return `a fall on ${dayWords(content.fellOn)}${content.hurt ? ', hurt' : ''}${content.lookedAt ? ', looked at' : ''}`;
+    case 'screening': {
+      const yes = readinessRules.questions.filter((q) => content.answers[q.id] === true).map((q) => q.why);
+      return `readiness questions: ${yes.length === 0 ? 'all no' : yes.join('; ')}`;
+    }
+    case 'carried-over':
+      return `readiness noted as ${readinessWords[content.outcome]}`;
+    case 'clearance':
+      return `${content.by} answered: ${content.answer.replace(/-/g, ' ')}${content.limits === '' ? '' : `, ${content.limits}`}`;
+    case 'day-check': {
+      const signs = readinessRules.signs.filter((s) => content.signs.includes(s.id)).map((s) => s.why);
+      const skipped = content.skippedBecause === null ? '' : `left out: ${content.skippedBecause}; `;
+      return `check of the day: ${skipped}${signs.length === 0 ? 'all well' : signs.join('; ')}`;
+    }
+    case 'incident':
+      return `incident at ${content.at.slice(11, 16)}: ${content.what.map((w) => incidentWords[w]).join(', ')}`;
+    case 'withdrawn':
+      return `taken back: ${content.reason}`;
+  }
+}

@@ -1,0 +1,227 @@
+import MiniSearch from 'minisearch';
+import {
+  compareLines,
+  passesFilter,
+  type RegisterAnswer,
+  type RegisterLine,
+  type RegisterQuestion,
+} from '../core/registerLine';
+import { ofKind } from '../core/intake/entries';
+import type { Known } from '../core/intake/known';
+import { daysBetween } from '../core/math/days';
+import type { PersonView } from '../core/personView';
+import type { IsoDate } from '../core/shapes/facts';
+import type { Person, PersonId } from '../core/shapes/person';
+import { changeCount, type Register } from '../database/connection';
+import { groupsOfPeople } from '../database/groups';
+import { listPeople, type KeptPerson } from '../database/people';
+import { readPlace } from './places';
+import { viewsOf } from './readPeople';
+
+/** Lines worked out so far, kept until something new is written of the person, the place changes or the day turns. */
+interface Kept {
+  today: IsoDate;
+  place: string;
+  /** State of the database when it was last looked at. */
+  seen: string;
+  readonly lines: Map<PersonId, { readonly revision: number; readonly line: RegisterLine }>;
+  readonly index: MiniSearch<RegisterLine>;
+  /** One reading at a time; a second question waits for the first. */
+  reading: Promise<void>;
+}
+
+const keptBy = new WeakMap<Register, Kept>();
+/** People read in one go; between two goes the server answers others. */
+const chunk = 200;
+
+const fold = (text: string): string => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
+
+function newIndex(): MiniSearch<RegisterLine> {
+  return new MiniSearch<RegisterLine>({
+    fields: ['name'],
+    storeFields: [],
+    processTerm: (term) => fold(term),
+    searchOptions: {
+      prefix: true,
+      combineWith: 'AND',
+      // One slip in a name of five letters, two in one of ten.
+      fuzzy: (term) => (term.length >= 4 ? 0.25 : false),
+      weights: { fuzzy: 0.3, prefix: 0.8 },
+    },
+  });
+}
+
+async function upToDate(db: Register, today: IsoDate): Promise<Kept> {
+  let kept = keptBy.get(db);
+  if (!kept) {
+    kept = { today, place: '', seen: '', lines: new Map(), index: newIndex(), reading: Promise.resolve() };
+    keptBy.set(db, kept);
+  }
+  const mine = kept;
+  mine.reading = mine.reading.then(() => refresh(db, mine, today));
+  await mine.reading;
+  return mine;
+}
+
+async function refresh(db: Register, kept: Kept, today: IsoDate): Promise<void> {
+  const seen = await changeCount(db);
+  if (kept.seen === seen && kept.today === today) return;
+  const place = JSON.stringify(await readPlace(db));
+  if (kept.place !== place || kept.today !== today) kept.lines.clear();
+  const people = await listPeople(db);
+  const groups = await groupsOfPeople(db);
+  const stale = people.filter((p) => kept.lines.get(p.id)?.revision !== p.revision);
+  for (let i = 0; i < stale.length; i += chunk) {
+    await readChunk(db, kept, stale.slice(i, i + chunk), groups, today);
+    await new Promise((others) => setImmediate(others));
+  }
+  const there = new Set(people.map((p) => p.id));
+  for (const id of kept.lines.keys())
+    if (!there.has(id)) {
+      kept.lines.delete(id);
+      if (kept.index.has(id)) kept.index.discard(id);
+    }
+  Object.assign(kept, { seen, place, today });
+}
+
+async function readChunk(
+  db: Register,
+  kept: Kept,
+  people: readonly KeptPerson[],
+  groups: ReadonlyMap<PersonId, string[]>,
+  today: IsoDate,
+): Promise<void> {
+  const revisions = new Map(people.map((p) => [p.id, p.revision]));
+  for (const view of await viewsOf(db, people, today)) {
+    const line = lineOf(view, groups.get(view.person.id) ?? [], today);
+    kept.lines.set(line.id, { revision: revisions.get(line.id) ?? 0, line });
+    if (kept.index.has(line.id)) kept.index.replace(line);
+    else kept.index.add(line);
+  }
+}
+
+/** One line of the register out of all that is known. */
+export function lineOf(view: PersonView, groupIds: readonly string[], today: IsoDate): RegisterLine {
+  const { person, known, sittings, due, levelWaiting, confirmed } = view;
+  const latest = sittings[0];
+  return {
+    id: person.id,
+    name: person.name,
+    birthDate: person.birthDate,
+    ageYears: view.ageYears,
+    normTable: person.normTable,
+    archived: view.archived,
+    state: stateOf(view, today),
+    why: known.readiness.reasons[0]?.text ?? '',
+    stands: latest ? { counted: latest.attempt.trial.counted, handsUsed: latest.attempt.trial.handsUsed } : null,
+    lastTestedOn: latest?.attempt.sittingDate ?? null,
+    dueOn: due?.on ?? null,
+    toWatch: latest?.score.cutoffs.filter((c) => c.past).length ?? 0,
+    code: confirmed.at(-1)?.level.code ?? null,
+    waitingCode: levelWaiting?.code ?? null,
+    toRepeat: view.path.next.words.startsWith('Repeat'),
+    toComplete: known.intake.toComplete.length,
+    lapsesOn: lapsesSoon(known, today),
+    groupIds,
+  };
+}
+
+const soonDays = 14;
+
+/** The first of the questions and the answers of professionals that lapses within two weeks. */
+function lapsesSoon({ readiness, entries }: Known, today: IsoDate): IsoDate | null {
+  const ends = [
+    ...(readiness.asked === 'current' && readiness.until !== null ? [readiness.until] : []),
+    ...ofKind(entries, 'clearance').flatMap((c) => c.content.until ?? []),
+  ].filter((day) => day >= today && daysBetween(today, day) <= soonDays);
+  return ends.sort()[0] ?? null;
+}
+
+function stateOf(view: PersonView, today: IsoDate): RegisterLine['state'] {
+  const { outcome, asked } = view.known.readiness;
+  if (outcome === 'not-today') return 'not-today';
+  if (outcome === 'ask-first') return asked === 'current' ? 'ask-first' : 'to-ask';
+  if (!view.due) return 'not-tested';
+  if (view.due.on <= today) return 'due';
+  if (view.levelWaiting) return 'to-confirm';
+  return outcome === 'ready-with-care' ? 'with-care' : 'ready';
+}
+
+/** The lines that answer a question, sorted and cut to what is shown. A level code finds who trains on it. */
+export async function askRegister(db: Register, question: RegisterQuestion, today: IsoDate): Promise<RegisterAnswer> {
+  const kept = await upToDate(db, today);
+  const all = [...kept.lines.values()].map((k) => k.line);
+  const { search, filter, groupId, sort, down, offset, limit } = question;
+  const found = search.trim() === '' ? all : searched(kept, search);
+  const lines = found.filter(
+    (l) => passesFilter(l, filter, today) && (groupId === null || l.groupIds.includes(groupId)),
+  );
+  // What was searched for comes in the order of likeness, unless another order was asked for.
+  if (search.trim() === '' || sort !== 'name' || down) lines.sort(compareLines(sort, down));
+  const everybody = all.reduce((n, l) => n + (l.archived ? 0 : 1), 0);
+  return { total: lines.length, everybody, lines: lines.slice(offset, offset + limit) };
+}
+
+const codeLike = /^[slhbwaufqkm][1-9](\/\S*)?$/i;
+
+function searched({ lines, index }: Kept, search: string): RegisterLine[] {
+  const typed = search.trim();
+  if (codeLike.test(typed)) {
+    const code = `${typed.charAt(0).toUpperCase()}${typed.slice(1).toLowerCase()}`;
+    return [...lines.values()]
+      .map((k) => k.line)
+      .filter((l) => [l.code, l.waitingCode].some((c) => c !== null && startsCode(c, code)));
+  }
+  return index.search(typed).flatMap((hit) => lines.get(hit.id as PersonId)?.line ?? []);
+}
+
+/** `S4/46` finds `S4/46/h@8x1`, and `S1` does not find `S10`. */
+const startsCode = (code: string, typed: string): boolean =>
+  code.startsWith(typed) && (typed.includes('/') || code[typed.length] === '/');
+
+/** The first page of everybody, by name. */
+export const wholeRegister: RegisterQuestion = {
+  search: '',
+  filter: 'all',
+  groupId: null,
+  sort: 'name',
+  down: false,
+  offset: 0,
+  limit: 50,
+};
+
+/** Every line, in no order; for Today, which sorts its own lists. */
+export async function allLines(db: Register, today: IsoDate): Promise<RegisterLine[]> {
+  return [...(await upToDate(db, today)).lines.values()].map((k) => k.line).filter((l) => !l.archived);
+}
+
+export interface Double {
+  readonly id: PersonId;
+  readonly name: string;
+  readonly birthDate: IsoDate;
+  readonly archived: boolean;
+}
+
+/** People who may be the same: born that day with a name like it, or of the very name and born another day. */
+export async function lookForDoubles(
+  db: Register,
+  { id, name, birthDate }: Pick<Person, 'id' | 'name' | 'birthDate'>,
+  today: IsoDate,
+): Promise<Double[]> {
+  const kept = await upToDate(db, today);
+  return kept.index
+    .search(name, { combineWith: 'OR' })
+    .flatMap((hit) => kept.lines.get(hit.id as PersonId)?.line ?? [])
+    .filter((l) => l.id !== id && (l.birthDate === birthDate || sameName(l.name, name)))
+    .slice(0, 3)
+    .map(({ id, name, birthDate, archived }) => ({ id, name, birthDate, archived }));
+}
+
+/** The same words in any order, without accents. */
+const sameName = (a: string, b: string): boolean => wordsOf(a) === wordsOf(b);
+const wordsOf = (name: string): string =>
+  fold(name)
+    .split(/[^\p{L}\p{N}]+/u)
+    .filter((w) => w !== '')
+    .sort()
+    .join(' ');

@@ -1,0 +1,99 @@
+import type { IsoDate } from '../core/shapes/facts';
+import type { Group, PersonId } from '../core/shapes/person';
+import type { Register } from '../database/connection';
+import { erasePeople } from '../database/erase';
+import * as groups from '../database/groups';
+import { archivePeople, findPerson } from '../database/people';
+import { parse, type FieldError } from '../schemas/parse';
+import { groupForm } from '../schemas/place';
+
+export type SaveGroup =
+  | { readonly kind: 'saved'; readonly group: Group }
+  | { readonly kind: 'rejected'; readonly errors: readonly FieldError[] };
+
+export const readGroups = groups.listGroups;
+
+export async function saveGroup(db: Register, id: string, input: unknown): Promise<SaveGroup> {
+  const parsed = parse(groupForm, input);
+  if (parsed.kind === 'bad') return { kind: 'rejected', errors: parsed.errors };
+  const group = { id, ...parsed.value, name: parsed.value.name.trim() };
+  await groups.saveGroup(db, group);
+  return { kind: 'saved', group };
+}
+
+/** Groups with how many are in each. */
+export async function readGroupsWithPeople(db: Register): Promise<(Group & { readonly people: number })[]> {
+  const members = [...(await groups.groupsOfPeople(db)).values()].flat();
+  return (await groups.listGroups(db)).map((g) => ({ ...g, people: members.filter((id) => id === g.id).length }));
+}
+
+/** Groups that come on this day of the week and do not all sit already. */
+export async function groupsToday(
+  db: Register,
+  today: IsoDate,
+): Promise<{ id: string; name: string; people: number }[]> {
+  const weekday = new Date(`${today}T12:00:00Z`).getUTCDay() || 7;
+  const sitting = new Set(await groups.sittingOn(db, today));
+  const members = await groups.groupsOfPeople(db);
+  return (await groups.listGroups(db))
+    .filter((g) => g.weekday === weekday)
+    .map(({ id, name }) => ({
+      id,
+      name,
+      people: [...members].filter(([person, of]) => of.includes(id) && !sitting.has(person)).length,
+    }))
+    .filter((g) => g.people > 0);
+}
+
+/** Puts a whole group into the sitting of the day. */
+export async function seatGroup(db: Register, groupId: string, today: IsoDate): Promise<void> {
+  const people = [...(await groups.groupsOfPeople(db))].filter(([, of]) => of.includes(groupId)).map(([id]) => id);
+  await withPeople(db, people, { kind: 'sit-today' }, today);
+}
+
+export const endGroup = groups.removeGroup;
+
+/** What may be done with several people at once. */
+export type PeopleDeed =
+  | { readonly kind: 'sit-today' | 'not-sit-today' | 'archive' | 'restore' }
+  | { readonly kind: 'join' | 'leave'; readonly groupId: string };
+
+/** Does one thing with several people; each deed has its opposite. */
+export async function withPeople(
+  db: Register,
+  ids: readonly PersonId[],
+  deed: PeopleDeed,
+  today: IsoDate,
+): Promise<void> {
+  if (ids.length === 0) return;
+  switch (deed.kind) {
+    case 'sit-today':
+      return groups.addToSitting(db, today, ids);
+    case 'not-sit-today':
+      return groups.leaveSitting(db, today, ids);
+    case 'archive':
+      return archivePeople(db, ids, new Date());
+    case 'restore':
+      return archivePeople(db, ids, null);
+    case 'join':
+      return groups.joinGroup(db, deed.groupId, ids);
+    case 'leave':
+      return groups.leaveGroup(db, deed.groupId, ids);
+  }
+}
+
+export const readSitting = groups.sittingOn;
+
+export type ErasePerson = { readonly kind: 'erased' | 'not-found' | 'name-differs' };
+
+/**
+ * Erases a person for good.
+ * @param typedName typed by hand, as this cannot be undone
+ */
+export async function erasePerson(db: Register, id: PersonId, typedName: string): Promise<ErasePerson> {
+  const person = await findPerson(db, id);
+  if (!person) return { kind: 'not-found' };
+  if (person.name.trim() !== typedName.trim()) return { kind: 'name-differs' };
+  await erasePeople(db, [id]);
+  return { kind: 'erased' };
+}

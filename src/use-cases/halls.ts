@@ -1,0 +1,56 @@
+import type { PersonView } from '../core/personView';
+import type { RegisterLine } from '../core/registerLine';
+import type { IsoDate } from '../core/shapes/facts';
+import type { Register } from '../database/connection';
+import { listPeople } from '../database/people';
+import { allLines } from './everybody';
+import { viewsOf } from './readPeople';
+
+const perPage = 48;
+
+const byName = (a: RegisterLine, b: RegisterLine): number => a.name.localeCompare(b.name);
+
+/** Which lines a page of the whole hall lists, and in which order. */
+const lists = {
+  scores: {
+    of: (l: RegisterLine) => l.lastTestedOn !== null,
+    order: (a: RegisterLine, b: RegisterLine) => b.toWatch - a.toWatch || byName(a, b),
+  },
+  levels: {
+    of: (l: RegisterLine) => l.waitingCode !== null || l.code !== null,
+    order: (a: RegisterLine, b: RegisterLine) =>
+      Number(b.waitingCode !== null) - Number(a.waitingCode !== null) || byName(a, b),
+  },
+  retests: {
+    of: (l: RegisterLine) => l.dueOn !== null,
+    order: (a: RegisterLine, b: RegisterLine) => (a.dueOn ?? '').localeCompare(b.dueOn ?? '') || byName(a, b),
+  },
+} as const;
+
+export interface HallAnswer {
+  readonly people: readonly PersonView[];
+  readonly page: number;
+  readonly of: number;
+  /** Every due day of the list, also of the pages not shown. */
+  readonly dueOn: readonly IsoDate[];
+}
+
+/** One page of a list over the whole hall; only its people are read in full. */
+export async function readHall(
+  db: Register,
+  list: keyof typeof lists,
+  page: number,
+  today: IsoDate,
+): Promise<HallAnswer> {
+  const lines = (await allLines(db, today)).filter(lists[list].of).sort(lists[list].order);
+  const of = Math.max(1, Math.ceil(lines.length / perPage));
+  const shown = Math.min(Math.max(1, page), of);
+  const ids = lines.slice((shown - 1) * perPage, shown * perPage).map((l) => l.id);
+  const people = new Map((await listPeople(db)).map((p) => [p.id, p]));
+  const views = await viewsOf(
+    db,
+    ids.flatMap((id) => people.get(id) ?? []),
+    today,
+  );
+  return { people: views, page: shown, of, dueOn: lines.flatMap((l) => l.dueOn ?? []) };
+}

@@ -1,0 +1,197 @@
+import type { IsoDate } from '../core/shapes/facts';
+import type { Intake } from '../core/shapes/intake';
+import type { UnitSystem } from '../core/shapes/person';
+import type { Register } from '../database/connection';
+import { listGroups } from '../database/groups';
+import { addImport, lastImport, undoImport, type ImportDone, type ImportedPerson } from '../database/imports';
+import { listPeople } from '../database/people';
+import {
+  dateOrderOf,
+  matchColumns,
+  readRow,
+  readTable,
+  type Columns,
+  type DateOrder,
+  type RosterTable,
+} from '../formats/roster';
+import { parse, type FieldError } from '../schemas/parse';
+import { rosterRow, type GoodRow } from '../schemas/roster';
+import { emptyPersonForm } from './savePerson';
+
+export interface RosterChoice {
+  /** Chosen by hand; what is left out is matched by the heads of the columns. */
+  readonly columns: Columns | null;
+  readonly dateOrder: DateOrder | null;
+  readonly units: UnitSystem;
+}
+
+export interface RosterPreview {
+  readonly heads: readonly string[];
+  readonly columns: Columns;
+  /** `null` where every date can be read both ways and the file must be asked about. */
+  readonly dateOrder: DateOrder | null;
+  readonly good: number;
+  readonly bad: number;
+  /** Those in the register already, or twice in the file; they are left out. */
+  readonly doubles: number;
+  readonly firstGood: readonly GoodRow[];
+  /** Line of the file, who, and what is wrong; the first hundred. */
+  readonly faults: readonly { readonly line: number; readonly who: string; readonly message: string }[];
+  /** What keeps the whole file from being taken. */
+  readonly stop: string | null;
+}
+
+const mostRows = 20_000;
+/** Rows checked in one go; between two goes the server answers others. */
+const chunk = 250;
+
+interface Read {
+  readonly preview: RosterPreview;
+  readonly rows: readonly GoodRow[];
+}
+
+async function readRoster(db: Register, text: string, choice: RosterChoice, today: IsoDate): Promise<Read> {
+  const table = readTable(text);
+  const columns = choice.columns ?? matchColumns(table.heads);
+  const { birthDate } = columns;
+  const dates = birthDate === undefined ? [] : table.rows.map((row) => row[birthDate] ?? '');
+  const order = choice.dateOrder ?? dateOrderOf(dates);
+  const stop = stopOf(table, columns, order);
+  const head = { heads: table.heads, columns, dateOrder: order };
+  const none = { good: 0, bad: 0, doubles: 0, firstGood: [], faults: [] };
+  if (stop !== null || order === null) return { preview: { ...head, ...none, stop }, rows: [] };
+  const taken = new Set((await listPeople(db)).map((p) => keyOf(p.name, p.birthDate)));
+  const schema = rosterRow(today);
+  const faults: { line: number; who: string; message: string }[] = [];
+  const rows: GoodRow[] = [];
+  let bad = 0;
+  let doubles = 0;
+  const broken = new Map(table.faults.map((f) => [f.line, f.message]));
+  for (let i = 0; i < table.rows.length; i++) {
+    if (i % chunk === chunk - 1) await new Promise((others) => setImmediate(others));
+    const line = i + 2;
+    const row = readRow(table.rows[i] ?? [], columns, order, choice.units);
+    const fault = (message: string) => {
+      if (faults.length < 100) faults.push({ line, who: row.name || '(no name)', message });
+    };
+    const fileFault = broken.get(line);
+    const parsed = parse(schema, row);
+    if (fileFault !== undefined || parsed.kind === 'bad') {
+      bad++;
+      fault(fileFault ?? (parsed.kind === 'bad' ? parsed.errors.map(said).join(' ') : ''));
+      continue;
+    }
+    const key = keyOf(row.name, row.birthDate);
+    if (taken.has(key)) {
+      doubles++;
+      fault('is in the register already, or twice in this file: left out');
+      continue;
+    }
+    taken.add(key);
+    rows.push(parsed.value);
+  }
+  const preview = { ...head, good: rows.length, bad, doubles, firstGood: rows.slice(0, 8), faults };
+  return { preview: { ...preview, stop: rows.length === 0 ? 'There is no row that can be taken.' : null }, rows };
+}
+
+const fieldNames: Readonly<Record<string, string>> = {
+  '/name': 'Name',
+  '/birthDate': 'Birth date',
+  '/normTable': 'Norm table',
+  '/heightCm': 'Height',
+  '/massKg': 'Mass',
+  '/group': 'Group',
+};
+
+const said = ({ path, message }: FieldError): string =>
+  /^[A-Z]/.test(message) ? message : `${fieldNames[path] ?? path} ${message}.`;
+
+function stopOf(table: RosterTable, columns: Columns, order: DateOrder | null): string | null {
+  if (table.heads.length === 0) return 'The file is empty.';
+  if (table.rows.length === 0) return 'The file has a head line and no row.';
+  if (table.rows.length > mostRows) return `At most ${mostRows} rows at once; this file has ${table.rows.length}.`;
+  if (columns.name === undefined && (columns.firstName === undefined || columns.lastName === undefined))
+    return 'No column for the name was found: choose it below.';
+  if (columns.birthDate === undefined) return 'No column for the birth date was found: choose it below.';
+  return order === null ? 'Do the dates begin with the day or with the month? Choose below.' : null;
+}
+
+const keyOf = (name: string, birthDate: string): string =>
+  `${name.trim().toLowerCase().replace(/\s+/g, ' ')}|${birthDate}`;
+
+/** What a roster would bring; nothing is kept. */
+export async function previewRoster(
+  db: Register,
+  text: string,
+  choice: RosterChoice,
+  today: IsoDate,
+): Promise<RosterPreview> {
+  return (await readRoster(db, text, choice, today)).preview;
+}
+
+export type TakeRoster =
+  | { readonly kind: 'taken'; readonly importId: string; readonly added: number; readonly leftOut: number }
+  | { readonly kind: 'refused'; readonly preview: RosterPreview };
+
+/** Takes the good rows of a roster in one transaction. The same import id again changes nothing and says the same. */
+export async function takeRoster(
+  db: Register,
+  importId: string,
+  fileName: string,
+  text: string,
+  choice: RosterChoice,
+  today: IsoDate,
+): Promise<TakeRoster> {
+  const known = await lastImport(db);
+  if (known?.id === importId) return { kind: 'taken', importId, added: known.added, leftOut: 0 };
+  const { preview, rows } = await readRoster(db, text, choice, today);
+  if (preview.stop !== null) return { kind: 'refused', preview };
+  const groups = new Map((await listGroups(db)).map((g) => [g.name.toLowerCase(), g.id]));
+  const fresh: { id: string; name: string }[] = [];
+  const groupOf = (name: string): string | null => {
+    if (name === '') return null;
+    const there = groups.get(name.toLowerCase());
+    if (there !== undefined) return there;
+    const id = crypto.randomUUID();
+    fresh.push({ id, name });
+    groups.set(name.toLowerCase(), id);
+    return id;
+  };
+  const people = rows.map((row): ImportedPerson => toImported(row, groupOf(row.group), today));
+  await addImport(db, importId, fileName, people, fresh, new Date());
+  return { kind: 'taken', importId, added: people.length, leftOut: preview.bad + preview.doubles };
+}
+
+function toImported(row: GoodRow, groupId: string | null, today: IsoDate): ImportedPerson {
+  const { name, birthDate, normTable, heightCm, massKg, contactName, contactPhone } = row;
+  const { name: n, birthDate: b, normTable: t, pains, falls, withdrawn, ...empty } = emptyPersonForm;
+  const intake: Intake = {
+    ...empty,
+    limiters: [],
+    seatHeightCm: null,
+    heightCm,
+    massKg,
+    contact: { name: contactName, phone: contactPhone },
+    notedOn: today,
+    toComplete: [
+      'bones',
+      'nerves',
+      'floor',
+      'aids',
+      ...(heightCm === null || massKg === null ? ['body' as const] : []),
+    ],
+  };
+  return { person: { id: crypto.randomUUID(), name: name.trim(), birthDate, normTable }, intake, groupId };
+}
+
+export type { ImportDone };
+export const readLastImport = lastImport;
+
+/** Undoes a whole import; people of whom something was noted since stay, and are counted. */
+export async function undoRoster(
+  db: Register,
+  importId: string,
+): Promise<{ kind: 'undone'; removed: number; stayed: number } | { kind: 'not-found' }> {
+  const answer = await undoImport(db, importId, new Date());
+  return answer ? { kind: 'undone', ...answer } : { kind: 'not-found' };
+}

@@ -1,0 +1,132 @@
+import { printDose } from '../core/level/code';
+import type { IsoDate } from '../core/shapes/facts';
+import { intakeSections } from '../core/shapes/intake';
+import type { PersonId } from '../core/shapes/person';
+import type { Register } from '../database/connection';
+import { rosterFields, type Columns } from '../formats/roster';
+import { parse, type FieldError } from '../schemas/parse';
+import { importQuestion, personRequest, registerQuestion } from '../schemas/register';
+import { askRegister, wholeRegister } from './everybody';
+import { previewRoster, takeRoster, type RosterPreview, type TakeRoster } from './importRoster';
+import { readPerson } from './readPeople';
+import { addPerson, emptyPersonForm, type SavePerson } from './savePerson';
+
+const isGiven = (value: unknown): boolean => value !== undefined;
+
+type Rejected = { readonly kind: 'rejected'; readonly errors: readonly FieldError[] };
+
+/** The words of an address as what they stand for: numbers, yes and no; the check refuses the rest. */
+function typed(query: URLSearchParams): Record<string, unknown> {
+  const numbers = ['offset', 'limit'];
+  const truths: Readonly<Record<string, boolean>> = { true: true, false: false };
+  return Object.fromEntries(
+    [...query].map(([name, value]) => [
+      name,
+      numbers.includes(name) && value !== '' ? Number(value) : (truths[value] ?? value),
+    ]),
+  );
+}
+
+export async function askPeople(
+  db: Register,
+  query: URLSearchParams,
+  today: IsoDate,
+): Promise<Rejected | { readonly kind: 'answered'; readonly body: object }> {
+  // What was searched for is always words, also where it looks like yes.
+  const search = query.get('search');
+  const parsed = parse(registerQuestion, { ...typed(query), ...(search === null ? {} : { search }) });
+  if (parsed.kind === 'bad') return { kind: 'rejected', errors: parsed.errors };
+  const asked = Object.fromEntries(Object.entries(parsed.value).filter(([, v]) => isGiven(v)));
+  const { total, everybody, lines } = await askRegister(db, { ...wholeRegister, ...asked }, today);
+  return { kind: 'answered', body: { total, everybody, people: lines } };
+}
+
+/** Adds a person out of what was sent; every part of the intake that was not sent waits as "to complete". */
+export async function postPerson(db: Register, input: unknown, today: IsoDate): Promise<SavePerson> {
+  const parsed = parse(personRequest(today), input);
+  if (parsed.kind === 'bad') return { kind: 'rejected', errors: parsed.errors };
+  const { evenSo = false, id, toComplete, ...sent } = parsed.value;
+  const given = Object.fromEntries(Object.entries(sent).filter(([, v]) => isGiven(v)));
+  const waiting = intakeSections.filter(
+    (s) => s !== 'birth-date' && !(s === 'body' && given['heightCm'] && given['massKg']),
+  );
+  const form = { ...emptyPersonForm, seatHeightCm: null, ...given, toComplete: toComplete ?? waiting };
+  return addPerson(db, form, today, { evenSo, ...(id === undefined ? {} : { id }) });
+}
+
+/** One person as JSON: who, what is known today, results newest first, levels oldest first. */
+export async function describePerson(db: Register, id: PersonId, today: IsoDate): Promise<object | undefined> {
+  const view = await readPerson(db, id, today);
+  if (!view) return undefined;
+  const { person, known, ageYears, archived, sittings, confirmed, levelWaiting, due } = view;
+  const { notedOn, ...intake } = known.intake;
+  return {
+    ...person,
+    ageYears,
+    archived,
+    readiness: known.readiness,
+    pains: known.pains,
+    limiters: known.limiters,
+    falls12m: known.falls.map((f) => f.content),
+    intake: { ...intake, notedOn },
+    results: sittings.map(({ attempt, score }) => ({
+      test: attempt.test,
+      testedOn: attempt.sittingDate,
+      value: attempt.trial.value,
+      counted: attempt.trial.counted,
+      handsUsed: attempt.trial.handsUsed,
+      conditions: attempt.conditions,
+      percentile: score.rank.kind === 'ranked' ? Math.round(score.rank.percentile * 10) / 10 : null,
+    })),
+    levels: confirmed.map(({ confirmedOn, level }) => ({ confirmedOn, code: level.code })),
+    levelWaiting: levelWaiting && { code: levelWaiting.code, dose: printDose(levelWaiting.dose) },
+    dueOn: due?.on ?? null,
+  };
+}
+
+export type ImportPeople = Rejected | { readonly kind: 'preview'; readonly preview: RosterPreview } | TakeRoster;
+
+/** A roster sent as text: looked at, or taken. */
+export async function importPeople(
+  db: Register,
+  query: URLSearchParams,
+  text: string,
+  today: IsoDate,
+): Promise<ImportPeople> {
+  const parsed = parse(importQuestion, typed(query));
+  if (parsed.kind === 'bad') return { kind: 'rejected', errors: parsed.errors };
+  const {
+    dry = false,
+    id = crypto.randomUUID(),
+    file = 'roster.csv',
+    units = 'metric',
+    dateOrder = null,
+  } = parsed.value;
+  const columns = columnsOf(parsed.value.columns);
+  if (columns === 'bad') {
+    const message = `must be JSON such as {"name":0,"birthDate":1}, with: ${rosterFields.join(', ')}`;
+    return { kind: 'rejected', errors: [{ path: '/columns', message }] };
+  }
+  const choice = { columns, dateOrder, units };
+  if (dry) return { kind: 'preview', preview: await previewRoster(db, text, choice, today) };
+  return takeRoster(db, id, file, text, choice, today);
+}
+
+function columnsOf(sent: string | undefined): Columns | null | 'bad' {
+  if (sent === undefined) return null;
+  try {
+    const read: unknown = JSON.parse(sent);
+    if (typeof read !== 'object' || read === null || Array.isArray(read)) return 'bad';
+    const fits = Object.entries(read).every(
+      ([field, column]) =>
+        rosterFields.some((f) => f === field) &&
+        Number.isInteger(column) &&
+        Number(column) >= 0 &&
+        Number(column) < 1000,
+    );
+    return fits ? read : 'bad';
+  } catch (error) {
+    if (error instanceof SyntaxError) return 'bad';
+    throw error;
+  }
+}

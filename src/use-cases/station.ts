@@ -1,0 +1,74 @@
+import { rowFor } from '../core/score/rank';
+import type { IsoDate } from '../core/shapes/facts';
+import type { NormRow } from '../core/shapes/norms';
+import type { PersonRecord } from '../core/shapes/intake';
+import type { Person, PersonId } from '../core/shapes/person';
+import type { Protocol } from '../core/shapes/protocol';
+import type { Register } from '../database/connection';
+import { sittingOn } from '../database/groups';
+import { listPeople } from '../database/people';
+import { allLines } from './everybody';
+import { recordsOf, viewsOf } from './readPeople';
+
+/** People a station page takes along when no sitting was put together; more are found by name. */
+const most = 60;
+
+/**
+ * What the station page takes along, so that it needs no server while a test runs: today's sitting, or else those who
+ * are due first; and the one it was opened for.
+ */
+export async function listStation(db: Register, protocol: Protocol, today: IsoDate, asked: PersonId | null) {
+  const sitting = new Set(await sittingOn(db, today));
+  const chosen = sitting.size > 0 ? sitting : await dueFirst(db, today);
+  if (asked !== null) chosen.add(asked);
+  const people = (await listPeople(db)).filter((p) => chosen.has(p.id) && !p.archived);
+  const records = await recordsOf(
+    db,
+    people.map((p) => p.id),
+  );
+  return {
+    sitting: sitting.size > 0,
+    people: (await viewsOf(db, people, today)).map(({ person, ageYears, sittings, levels, due }) => ({
+      id: person.id,
+      name: person.name,
+      ageYears,
+      record: remembered(records.get(person.id) ?? { intakes: [], entries: [] }),
+      cautions: levels.cautions.slice(0, -1).map((c) => c.text),
+      row: paceRow(protocol, ageYears, person.normTable),
+      lastTestedOn: sittings[0]?.attempt.sittingDate ?? null,
+      due: due !== null && due.on <= today,
+    })),
+  };
+}
+
+/** Only what readiness reads: contacts and medicines stay on the server. */
+function remembered(record: PersonRecord): PersonRecord {
+  const nobody = { name: '', phone: '' };
+  return {
+    ...record,
+    intakes: record.intakes.map((i) => ({ ...i, medicines: '', contact: nobody, clinician: nobody })),
+  };
+}
+
+async function dueFirst(db: Register, today: IsoDate): Promise<Set<PersonId>> {
+  const lines = await allLines(db, today);
+  const rank = {
+    'not-tested': 0,
+    due: 0,
+    'to-confirm': 1,
+    ready: 1,
+    'with-care': 1,
+    'to-ask': 2,
+    'ask-first': 3,
+    'not-today': 3,
+  };
+  lines.sort((a, b) => rank[a.state] - rank[b.state] || (a.dueOn ?? '').localeCompare(b.dueOn ?? ''));
+  return new Set(lines.slice(0, most).map((l) => l.id));
+}
+
+/** With the norm table left open the pace is that of the lower median. */
+function paceRow(protocol: Protocol, ageYears: number, sex: Person['normTable']): NormRow | null {
+  const sexes = sex ? [sex] : (['female', 'male'] as const);
+  const rows = sexes.flatMap((s) => rowFor(protocol.norms, { ageYears, sex: s }) ?? []);
+  return rows.sort((a, b) => a.p25 + a.p75 - (b.p25 + b.p75))[0] ?? null;
+}
