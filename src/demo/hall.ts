@@ -85,10 +85,10 @@ function every12(stands: readonly number[], lastWeeksAgo: number, open = false):
   }));
 }
 
-/** Those who come together. */
+/** Those who come together, on the start day of the week and two days later. */
 export const groups = [
-  { name: 'Tuesday 10:00', weekday: 2, time: '10:00' },
-  { name: 'Thursday 14:30', weekday: 4, time: '14:30' },
+  { daysOn: 0, time: '10:00' },
+  { daysOn: 2, time: '14:30' },
 ];
 
 export const people: readonly DemoPerson[] = [
@@ -218,7 +218,7 @@ export const people: readonly DemoPerson[] = [
     heightCm: 157,
     massKg: 60,
     askedAgainWeeksAgo: null,
-    sittings: every12([8, 9, 9, 10], 12.5),
+    sittings: every12([8, 9, 9, 10], 18),
   },
   {
     name: 'Lise Havgaard',

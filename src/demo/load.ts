@@ -22,9 +22,14 @@ export async function loadDemo(db: Register, today: string): Promise<void> {
   const chance = seeded(20_260_302);
   const keyOf = () => Array.from({ length: 16 }, () => Math.floor(chance() * 16).toString(16)).join('');
   const groupIds: string[] = [];
-  for (const group of groups) {
+  const weekday = new Date(`${today}T12:00:00Z`).getUTCDay();
+  for (const { time, daysOn } of groups) {
     const id = keyOf();
-    must(await saveGroup(db, id, group), group.name);
+    const day = (weekday + daysOn) % 7;
+    must(
+      await saveGroup(db, id, { name: `${weekdays[day] ?? ''} ${time}`, weekday: day || 7, time }),
+      `the group at ${time}`,
+    );
     groupIds.push(id);
   }
   for (const person of people) {
@@ -34,6 +39,7 @@ export async function loadDemo(db: Register, today: string): Promise<void> {
   }
 }
 
+const weekdays = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday'];
 const questions = ['active', 'disease', 'symptoms', 'uncontrolled', 'operation', 'changed', 'wasting'];
 
 async function loadPerson(
@@ -65,10 +71,13 @@ async function loadPerson(
   const story: { day: string; happens: () => Promise<unknown> }[] = [];
   const at = (day: string, happens: () => Promise<unknown>) => story.push({ day, happens });
   const ask = (day: string, yes: readonly string[]) => at(day, () => note(usual(yes), day, 'the questions'));
-  ask(firstDay, ['active']);
   const daysAgo = 7 * (sittings[0]?.weeksAgo ?? 0);
+  const { clearance, yes = ['active'] } = person;
+  // What a professional answered once is said again each time.
+  const usualYes = clearance ? yes : ['active'];
+  ask(firstDay, usualYes);
   const renewed = person.askedAgainWeeksAgo !== null;
-  if (renewed) for (let ago = daysAgo - 280; ago > 21; ago -= 280) ask(daysBefore(today, ago), ['active']);
+  if (renewed) for (let ago = daysAgo - 280; ago > 21; ago -= 280) ask(daysBefore(today, ago), usualYes);
   for (const fall of person.falls ?? []) {
     const fellOn = daysBefore(today, 7 * fall.weeksAgo);
     const told = { kind: 'fall', fellOn, hurt: fall.hurt, lookedAt: true, headStruck: false, unexplained: false };
@@ -77,7 +86,6 @@ async function loadPerson(
   }
   for (const sitting of sittings)
     at(daysBefore(today, 7 * sitting.weeksAgo), () => loadSitting(db, id, sitting, today, chance));
-  const { clearance, yes = ['active'] } = person;
   if (clearance) {
     const day = daysBefore(today, 7 * clearance.weeksAgo);
     const { by, answer, limits, untilInDays } = clearance;

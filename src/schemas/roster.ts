@@ -1,4 +1,5 @@
 import { string, type InferType } from 'yup';
+import { isCalendarDay } from '../core/math/days';
 import { exactly, numberIn, oneOf } from './building';
 import { birthDate, personName } from './person';
 import { bodyLimits } from './requests';
@@ -7,12 +8,10 @@ import { bodyLimits } from './requests';
 export const rosterRow = (today: string) =>
   exactly({
     name: personName(),
-    birthDate: birthDate(today)
-      .typeError('is no date')
-      .matches(/^\d{4}-\d\d-\d\d$/, {
-        message: 'Write the birth date with the year in full, such as 1949-05-28.',
-        excludeEmptyString: true,
-      }),
+    birthDate: string()
+      .required('Write the birth date.')
+      .test('date', 'Write the birth date with the year in full, such as 1949-05-28.', (v) => isCalendarDay(v))
+      .concat(birthDate(today)),
     normTable: oneOf(['female', 'male']).nullable().defined(),
     heightCm: numberIn(...bodyLimits.heightCm, 'cm')
       .nullable()

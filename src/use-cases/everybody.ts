@@ -1,4 +1,4 @@
-import MiniSearch from 'minisearch';
+import MiniSearch, { type Query } from 'minisearch';
 import {
   compareLines,
   passesFilter,
@@ -131,7 +131,8 @@ const soonDays = 14;
 /** The first of the questions and the answers of professionals that lapses within two weeks. */
 function lapsesSoon({ readiness, entries }: Known, today: IsoDate): IsoDate | null {
   const ends = [
-    ...(readiness.asked === 'current' && readiness.until !== null ? [readiness.until] : []),
+    // A walk-in’s six questions are for their day only; nobody needs to be told.
+    ...(readiness.asked === 'current' && readiness.until !== null && readiness.until > today ? [readiness.until] : []),
     ...ofKind(entries, 'clearance').flatMap((c) => c.content.until ?? []),
   ].filter((day) => day >= today && daysBetween(today, day) <= soonDays);
   return ends.sort()[0] ?? null;
@@ -172,8 +173,22 @@ function searched({ lines, index }: Kept, search: string): RegisterLine[] {
       .map((k) => k.line)
       .filter((l) => [l.code, l.waitingCode].some((c) => c !== null && startsCode(c, code)));
   }
-  return index.search(typed).flatMap((hit) => lines.get(hit.id as PersonId)?.line ?? []);
+  return index.search(withSwaps(typed)).flatMap((hit) => lines.get(hit.id as PersonId)?.line ?? []);
 }
+
+/** Two letters the wrong way round are one slip of the finger, though two changes to a word. */
+function withSwaps(typed: string): Query {
+  return {
+    combineWith: 'AND',
+    queries: typed.split(/\s+/).map((term) => ({
+      combineWith: 'OR',
+      queries: [term, ...(term.length >= 4 ? [{ queries: swapsOf(term), fuzzy: false }] : [])],
+    })),
+  };
+}
+
+const swapsOf = (term: string): string[] =>
+  Array.from(term.slice(1), (_, i) => `${term.slice(0, i)}${term[i + 1]}${term[i]}${term.slice(i + 2)}`);
 
 /** `S4/46` finds `S4/46/h@8x1`, and `S1` does not find `S10`. */
 const startsCode = (code: string, typed: string): boolean =>

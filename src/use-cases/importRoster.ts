@@ -78,7 +78,7 @@ async function readRoster(db: Register, text: string, choice: RosterChoice, toda
     const parsed = parse(schema, row);
     if (fileFault !== undefined || parsed.kind === 'bad') {
       bad++;
-      fault(fileFault ?? (parsed.kind === 'bad' ? parsed.errors.map(said).join(' ') : ''));
+      fault(fileFault ?? (parsed.kind === 'bad' ? firstOfEach(parsed.errors).map(said).join(' ') : ''));
       continue;
     }
     const key = keyOf(row.name, row.birthDate);
@@ -102,6 +102,11 @@ const fieldNames: Readonly<Record<string, string>> = {
   '/massKg': 'Mass',
   '/group': 'Group',
 };
+
+/** One fault a field says enough. */
+const firstOfEach = (errors: readonly FieldError[]): FieldError[] => [
+  ...new Map([...errors].reverse().map((e) => [e.path, e])).values(),
+];
 
 const said = ({ path, message }: FieldError): string =>
   /^[A-Z]/.test(message) ? message : `${fieldNames[path] ?? path} ${message}.`;

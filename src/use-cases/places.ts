@@ -1,3 +1,4 @@
+import { emptyCupboard } from '../core/intake/cupboard';
 import type { Place } from '../core/shapes/person';
 import type { Register } from '../database/connection';
 import { findPlace, markAsDemo, savePlace } from '../database/place';
@@ -11,6 +12,7 @@ export const usualPlace: Place = {
   emergencyNumber: '112',
   units: 'metric',
   cupboard: {
+    ...emptyCupboard,
     chairs: [
       { heightCm: 43, arms: false, stable: true, count: 1 },
       { heightCm: 46, arms: false, stable: true, count: 1 },
@@ -20,15 +22,8 @@ export const usualPlace: Place = {
       { thickCm: 5, count: 1 },
     ],
     bars: 1,
-    straps: 0,
-    wedges: 0,
-    bands: 0,
-    mats: 0,
     weightsKg: [1, 2],
-    raisedSurface: false,
-    box: false,
     floors: [{ where: 'hall', slides: true }],
-    walkwayM: null,
     things: ['tape', 'wall'],
   },
 };

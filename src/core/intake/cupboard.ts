@@ -2,6 +2,23 @@ import type { Kit } from '../shapes/facts';
 import type { Cupboard } from '../shapes/person';
 import type { PlaceNeed, Protocol } from '../shapes/protocol';
 
+/** Nothing to sit on, hold, lift or lie on. */
+export const emptyCupboard: Cupboard = {
+  chairs: [],
+  pads: [],
+  bars: 0,
+  straps: 0,
+  wedges: 0,
+  bands: 0,
+  mats: 0,
+  weightsKg: [],
+  raisedSurface: false,
+  box: false,
+  floors: [],
+  walkwayM: null,
+  things: [],
+};
+
 /** What the level engine may build from: chairs that stand firm, each pad as often as there is one, at most twice. */
 export function toKit(cupboard: Cupboard): Kit {
   return {

@@ -10,7 +10,13 @@ export function entriesUntil(entries: readonly Entry[], day: IsoDate): Entry[] {
 
 /** Below 0 when `a` was noted before `b`. */
 export function inOrder(a: Entry, b: Entry): number {
-  return a.on.localeCompare(b.on) || a.savedAt.localeCompare(b.savedAt);
+  const [x, y] = [momentOf(a), momentOf(b)];
+  return x < y ? -1 : x > y ? 1 : 0;
+}
+
+/** The day and the moment of it, to be compared as text; a bare day comes before every moment of it. */
+export function momentOf({ on, savedAt }: Pick<Entry, 'on' | 'savedAt'>): string {
+  return `${on} ${savedAt}`;
 }
 
 /** Those of one or more kinds, still in order. */

@@ -2,7 +2,7 @@ import { addDays, daysBetween } from '../math/days';
 import { readinessOutcomes, type IsoDate, type Limiter, type Readiness } from '../shapes/facts';
 import { questionIds, type Entry, type EntryOf, type Intake, type QuestionId } from '../shapes/intake';
 import type { ReadinessAnswer, ReadinessReason, ReadinessRules } from '../shapes/readiness';
-import { inOrder, ofKind } from './entries';
+import { inOrder, momentOf, ofKind } from './entries';
 import { branchLimits, branchOf, screeningReasons } from './screening';
 
 const rank = (outcome: Readiness): number => readinessOutcomes.indexOf(outcome);
@@ -54,7 +54,7 @@ const clearedUntil = (c: EntryOf<'clearance'>, rules: ReadinessRules): IsoDate =
 /** A reason to ask first is settled by a later answer of a professional; the others are not theirs to settle. */
 function answered(reason: ReadinessReason, clearances: readonly EntryOf<'clearance'>[]): ReadinessReason | null {
   if (reason.outcome !== 'ask-first' || reason.id === 'to-ask') return reason;
-  const answer = clearances.findLast((c) => c.on >= reason.since);
+  const answer = clearances.findLast((c) => momentOf(c) >= reason.since);
   if (!answer) return reason;
   const { by, answer: said } = answer.content;
   if (said === 'may') return null;
@@ -130,7 +130,14 @@ function carriedReasons(entries: readonly Entry[], rules: ReadinessRules): Readi
   const { outcome, why } = newest.content;
   const todo = 'Put the readiness questions.';
   return [
-    { id: 'carried-over', outcome, text: why === '' ? 'noted so' : why, todo, since: newest.on, source: rules.source },
+    {
+      id: 'carried-over',
+      outcome,
+      text: why === '' ? 'noted so' : why,
+      todo,
+      since: momentOf(newest),
+      source: rules.source,
+    },
   ];
 }
 
@@ -142,9 +149,9 @@ function answerReasons(entries: readonly Entry[], rules: ReadinessRules): Readin
   const screenings = ofKind(entries, 'screening');
   const newest = screenings.at(-1);
   if (!newest) return [];
-  const since = (id: QuestionId): IsoDate => {
+  const since = (id: QuestionId): string => {
     const lastNo = screenings.findLastIndex((s) => s.content.answers[id] !== true);
-    return screenings[lastNo + 1]?.on ?? newest.on;
+    return momentOf(screenings[lastNo + 1] ?? newest);
   };
   return screeningReasons(newest.content.answers, since, rules);
 }
@@ -192,7 +199,8 @@ export function fallsIn12Months(entries: readonly Entry[], day: IsoDate): EntryO
 
 function fallReasons(entries: readonly Entry[], day: IsoDate, rules: ReadinessRules): ReadinessReason[] {
   const falls = fallsIn12Months(entries, day);
-  const asks = falls.flatMap(({ on, content }) => {
+  const asks = falls.flatMap((fall) => {
+    const { content } = fall;
     const words = [
       ...(content.headStruck ? ['the head was struck'] : []),
       ...(content.unexplained ? ['nobody knows why'] : []),
@@ -205,7 +213,7 @@ function fallReasons(entries: readonly Entry[], day: IsoDate, rules: ReadinessRu
         outcome: 'ask-first' as const,
         text: `a fall: ${words.join(', ')}`,
         todo: 'Print the note and have a licensed professional answer it.',
-        since: on,
+        since: momentOf(fall),
         source: rules.source,
       },
     ];
@@ -244,9 +252,9 @@ function dayReasons(entries: readonly Entry[], day: IsoDate, rules: ReadinessRul
       .map((s) => ({
         id: `after:${s.id}`,
         outcome: 'ask-first' as const,
-        text: `${s.why} on ${check.on}`,
+        text: `${s.why}, at an earlier check`,
         todo: 'Print the note and have a licensed professional answer it.',
-        since: check.on,
+        since: momentOf(check),
         source: s.source,
       })),
   );
@@ -274,15 +282,15 @@ function pulseReasons({ on, content }: EntryOf<'day-check'>, rules: ReadinessRul
 
 /** An incident ends the day, and asks for an answer from then on. */
 function incidentReasons(entries: readonly Entry[], day: IsoDate, rules: ReadinessRules): ReadinessReason[] {
-  return ofKind(entries, 'incident').map(({ on }) => ({
+  return ofKind(entries, 'incident').map(({ on, ...incident }) => ({
     id: `incident:${on}`,
     outcome: on === day ? ('not-today' as const) : ('ask-first' as const),
-    text: on === day ? 'an incident today' : `an incident on ${on}`,
+    text: on === day ? 'an incident today' : 'an earlier incident',
     todo:
       on === day
         ? 'Nothing more today. Somebody looks at them first.'
         : 'Print the note and have a licensed professional answer it.',
-    since: on,
+    since: momentOf({ on, ...incident }),
     source: rules.source,
   }));
 }

@@ -1,6 +1,5 @@
 import type { QuestionId } from '../shapes/intake';
 import type { ReadinessReason, ReadinessRules } from '../shapes/readiness';
-import type { IsoDate } from '../shapes/facts';
 
 export type Branch =
   'symptoms' | 'inactive, known disease' | 'active, known disease' | 'inactive, no disease' | 'active, no disease';
@@ -30,12 +29,12 @@ export const branchLimits: Readonly<Record<Branch, string | null>> = {
 };
 
 /**
- * Reasons that the answers give, each since the day it was first answered so.
- * @param since for a question, the first day of the unbroken run of the same answer
+ * Reasons that the answers give, each since the moment it was first answered so.
+ * @param since for a question, the moment that began the unbroken run of the same answer
  */
 export function screeningReasons(
   answers: Partial<Record<QuestionId, boolean>>,
-  since: (id: QuestionId) => IsoDate,
+  since: (id: QuestionId) => string,
   rules: ReadinessRules,
 ): ReadinessReason[] {
   const branch = branchOf(answers);

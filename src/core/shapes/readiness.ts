@@ -59,7 +59,7 @@ export interface ReadinessReason {
   readonly outcome: Exclude<Readiness, 'ready'>;
   readonly text: string;
   readonly todo: string;
-  /** The day it began to hold: an answer given before that day says nothing of it. */
+  /** The moment it began to hold, a day or an entry’s moment: an answer given before it says nothing of it. */
   readonly since: string;
   readonly source: Source;
 }

@@ -45,7 +45,7 @@ export function Find() {
         if (person) router.push(`/people/${person.id}`);
       }}
     >
-      <div className="relative w-60">
+      <div className="relative w-48">
         <ComboboxInput
           ref={field}
           aria-label="Find a person"

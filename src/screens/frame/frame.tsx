@@ -4,6 +4,7 @@ import { Hold, HoldButton } from './hold';
 import { Hotkeys } from './hotkeys';
 import { Outbox } from './outbox';
 import { Places } from './places';
+import { dayWords } from '../words';
 
 interface Props {
   readonly emergencyNumber: string;
@@ -24,15 +25,15 @@ export function Frame({ emergencyNumber, today, pretended, children }: Props) {
       >
         Skip to the page
       </a>
-      <header className="border-b-4 border-ink" data-frame>
-        <div className="mx-auto flex min-h-[60px] max-w-[1400px] flex-wrap items-end gap-x-6 px-7 max-lg:pt-2 print:hidden">
+      <header className="border-b-4 border-ink print:hidden" data-frame>
+        <div className="mx-auto flex min-h-[60px] max-w-[1400px] flex-wrap items-end gap-x-5 px-7 max-lg:pt-2">
           <a href="/" className="flex min-h-11 items-center gap-2.5 pb-1 text-lg font-extrabold">
             <Mark />
             Ready Stool
           </a>
           <Places />
-          <div className="order-2 ml-auto flex flex-wrap items-center gap-x-4 pb-2 lg:order-3">
-            {pretended && <span className="num text-sm whitespace-nowrap">as on {pretended}</span>}
+          <div className="order-2 ml-auto flex flex-wrap items-center gap-x-3 pb-2 lg:order-3">
+            {pretended && <span className="text-sm whitespace-nowrap">as on {dayWords(pretended)}</span>}
             <HoldButton />
             <Find />
           </div>

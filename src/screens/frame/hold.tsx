@@ -39,7 +39,7 @@ export function Hold({ emergencyNumber, today }: Props) {
         personId: of?.['personId'] ?? '',
         personName: of?.['personName'] ?? '',
         on: today,
-        content: emptySheet(),
+        content: { ...emptySheet(), ...(of?.['bloodThinners'] === 'yes' ? { bloodThinners: 'yes' as const } : {}) },
         open: true,
         refused: null,
       };

@@ -23,7 +23,7 @@ function placeOf(path: string): string {
 export function Places() {
   const active = placeOf(usePathname());
   return (
-    <nav aria-label="Places" className="order-3 flex flex-wrap items-end gap-x-2 max-lg:w-full lg:order-2">
+    <nav aria-label="Places" className="order-3 flex flex-wrap items-end gap-x-1 max-lg:w-full lg:order-2">
       {places.map(([name, href]) => {
         const here = href === active;
         const classes = `relative flex min-h-11 items-center px-2.5 pb-1 ${here ? 'font-extrabold text-ink max-sm:underline max-sm:decoration-4 max-sm:underline-offset-4' : 'font-semibold text-ink-soft'}`;

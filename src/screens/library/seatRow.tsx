@@ -52,7 +52,7 @@ export function SeatRow({ kit }: { kit: Kit }) {
           return (
             <g key={seat.heightCm}>
               <path
-                d={`M${x + 12} ${seatY}L${x + 6} ${floorY}M${x + 58} ${seatY}L${x + 64} ${floorY}M${x + 9} ${floorY - 42}H${x + 61}`}
+                d={`M${x + 12} ${seatY + 7}L${x + 6} ${floorY - 2}M${x + 58} ${seatY + 7}L${x + 64} ${floorY - 2}M${x + 9} ${floorY - 42}H${x + 61}`}
                 stroke="var(--color-wood-dark)"
                 strokeWidth="5"
                 strokeLinecap="round"

@@ -36,7 +36,8 @@ export function NoteScreen({ view, place, today }: { view: PersonView; place: Pl
           <ul className="list-disc pl-6">
             {asks.map((r) => (
               <li key={r.id}>
-                {r.text} <span className="text-base text-ink-soft">({r.source.cite})</span>
+                {r.text}
+                {r.source.fromMemory && <span className="text-base text-ink-soft"> ({r.source.cite})</span>}
               </li>
             ))}
           </ul>

@@ -36,6 +36,7 @@ export function PersonHead({ person, known, ageYears, path, units, archived, her
       className="flex flex-wrap items-start gap-x-8 gap-y-3 border-b-2 border-rule pt-4 pb-2 print:hidden"
       data-person-id={person.id}
       data-person-name={person.name}
+      data-blood-thinners={intake.bloodThinners ? 'yes' : undefined}
     >
       <div className="w-80 max-w-full">
         <h1 className="text-2xl leading-tight font-extrabold">

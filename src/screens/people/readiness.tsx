@@ -176,11 +176,17 @@ function Outcome({ answer }: { answer: ReadinessAnswer }) {
         <StateMark mark={marks[outcome]} silent /> {toAsk ? 'questions to put' : readinessWords[outcome]}
       </h2>
       <ul className="mt-2 space-y-2">
-        {reasons.map((r) => (
-          <li key={r.id}>
-            <b className="block first-letter:uppercase">{r.text}</b>
-            {r.todo}
-            <span className="block text-sm text-ink-soft">{r.source.cite}</span>
+        {[...new Set(reasons.map((r) => r.todo))].map((todo) => (
+          <li key={todo}>
+            {reasons
+              .filter((r) => r.todo === todo)
+              .map((r) => (
+                <span key={r.id} className="block">
+                  <b className="inline-block first-letter:uppercase">{r.text}</b>{' '}
+                  <span className="text-sm text-ink-soft">{r.source.cite}</span>
+                </span>
+              ))}
+            {todo}
           </li>
         ))}
         {limits.map((line) => (

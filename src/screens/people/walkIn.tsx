@@ -45,10 +45,14 @@ export function WalkInScreen({ today, save }: Props) {
   const [faults, setFaults] = useState<readonly FieldError[]>([]);
   const [double, setDouble] = useState<Extract<SavePersonAnswer, { kind: 'double' }> | null>(null);
   const [key] = useState(newClientKey);
-  const [painOpen, setPainOpen] = useState(false);
+  const [hurts, setHurts] = useState<boolean | null>(null);
   const put = (more: Draft) => setForm((f) => ({ ...f, ...more }));
   const faultAt = (name: string) => faults.find((f) => f.path === `/${name}`)?.message;
   const submit = useOneAtATime(async (to: 'test' | 'next', evenSo: boolean) => {
+    if (hurts === null || (hurts && (form.pains ?? []).length === 0)) {
+      setFaults([{ path: '/pains', message: hurts ? 'Tap where it hurts.' : 'Answer yes or no.' }]);
+      return true;
+    }
     const typed = { normTable: null, ...form, ageYears: typedNumber(ageTyped, null) };
     const answer = await save(typed, key, evenSo).catch(() => null);
     if (answer?.kind === 'saved') {
@@ -161,26 +165,27 @@ export function WalkInScreen({ today, save }: Props) {
             <div className="flex gap-2" role="group" aria-label="Question 6">
               <button
                 type="button"
-                aria-pressed={painOpen}
-                onClick={() => setPainOpen(true)}
-                className={choice(painOpen)}
+                aria-pressed={hurts === true}
+                onClick={() => setHurts(true)}
+                className={choice(hurts === true)}
               >
                 yes
               </button>
               <button
                 type="button"
-                aria-pressed={!painOpen}
+                aria-pressed={hurts === false}
                 onClick={() => {
-                  setPainOpen(false);
+                  setHurts(false);
                   put({ pains: [] });
                 }}
-                className={choice(!painOpen)}
+                className={choice(hurts === false)}
               >
                 no
               </button>
             </div>
+            <span className="text-sm font-semibold text-stop">{faultAt('pains')}</span>
           </div>
-          {painOpen && (
+          {hurts === true && (
             <div className="mt-3">
               <PainList pains={form.pains ?? []} change={(pains) => put({ pains })} asked={[]} today={today} />
             </div>

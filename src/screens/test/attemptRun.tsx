@@ -35,6 +35,7 @@ export function AttemptRun({ kept, earlier, rule, protocol, person, emergencyNum
         attempt={attempt}
         personId={kept.personId}
         name={kept.personName}
+        bloodThinners={person?.record.intakes.at(-1)?.bloodThinners === true}
         title={protocol.title}
         durationS={rule.durationS}
         row={person?.row ?? null}

@@ -28,6 +28,8 @@ interface Props {
   readonly attempt: RunningAttempt;
   readonly personId: string;
   readonly name: string;
+  /** Known from the intake, for the sheet of an incident. */
+  readonly bloodThinners: boolean;
   readonly title: string;
   readonly durationS: number;
   readonly row: NormRow | null;
@@ -37,7 +39,7 @@ interface Props {
  * One participant in a running test. The whole strip is the tap target; the instructor's eyes are on the person, so
  * there is one huge number, the time as a draining level behind its plate, and three keys.
  */
-export function Lane({ attempt, personId, name, title, durationS, row }: Props) {
+export function Lane({ attempt, personId, name, bloodThinners, title, durationS, row }: Props) {
   const { trial, goMs, mark, falseStart } = attempt;
   const [stopAsked, setStopAsked] = useState<number | null>(null);
   const flash = useRef<HTMLDivElement>(null);
@@ -138,6 +140,7 @@ export function Lane({ attempt, personId, name, title, durationS, row }: Props) 
       data-testid="lane"
       data-person-id={personId}
       data-person-name={name}
+      data-blood-thinners={bloodThinners ? 'yes' : undefined}
     >
       <div
         ref={flash}

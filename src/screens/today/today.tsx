@@ -147,7 +147,7 @@ export function TodayScreen({ today, place, lines, sitting, groups, seat }: Prop
                   <Open
                     key={p.id}
                     name={p.name}
-                    words={`an answer lapses on ${dayWords(p.lapsesOn ?? '')}`}
+                    words={`an answer lapses ${dayWords(p.lapsesOn ?? '')}`}
                     href={`/people/${p.id}/readiness`}
                   />
                 ))}

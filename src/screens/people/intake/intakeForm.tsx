@@ -47,7 +47,7 @@ interface Props {
 const tables = [
   ['female', 'women'],
   ['male', 'men'],
-  [null, 'left open: both, the cautious one counts'],
+  [null, 'left open'],
 ] as const;
 
 const lasting = ['knee-replaced', 'hip-replaced', 'recent-surgery', 'fragile-bone', 'spine-fracture'] as const;
@@ -141,7 +141,7 @@ export function IntakeForm({ today, units, start, asked, notedFalls, save, isNew
           <Part title="Who">
             <div className="flex flex-wrap gap-x-5">
               <Field label="Name" name="name" fault={faultOf('name')}>
-                <input {...text('name')} autoComplete="off" className={`${field} w-72 max-w-full font-sans`} />
+                <input {...text('name')} autoComplete="off" className={`${field} w-64 max-w-full font-sans`} />
               </Field>
               <Field label="Birth date" name="birthDate" fault={faultOf('birthDate')}>
                 <input {...text('birthDate')} type="date" className={`${field} w-44`} />
@@ -169,13 +169,14 @@ export function IntakeForm({ today, units, start, asked, notedFalls, save, isNew
             <div className="flex flex-wrap gap-x-5">
               <MeasureField label="Height" measure="height" {...measure('heightCm')} />
               <MeasureField label="Mass" measure="mass" {...measure('massKg')} />
-              <MeasureField label="Seat of their chair" measure="length" {...measure('seatHeightCm')} />
+              <MeasureField label="Seat" measure="length" {...measure('seatHeightCm')} />
               <MeasureField label="Shank" measure="length" {...measure('shankCm')} />
-              <MeasureField label="Kneecap, middle" measure="length" {...measure('kneecapCm')} />
-              <MeasureField label="Hip bone, front" measure="length" {...measure('hipBoneCm')} />
+              <MeasureField label="Kneecap" measure="length" {...measure('kneecapCm')} />
+              <MeasureField label="Hip bone" measure="length" {...measure('hipBoneCm')} />
             </div>
             <p className="text-sm text-ink-soft">
-              Shank, kneecap and hip bone from the floor, in shoes; leave out what was not measured.
+              Seat: of the chair they are tested on. Shank, middle of the kneecap and front crest of the hip bone from
+              the floor, in shoes; leave out what was not measured.
             </p>
           </Part>
           <Part title="What hurts" about="tap it, say how much, 0 to 10">

@@ -1,0 +1,396 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { readinessRules as rules } from '../../catalogue/readiness/readiness';
+import { addDays } from '../math/days';
+import { limiterKinds, readinessOutcomes, type Limiter } from '../shapes/facts';
+import {
+  daySigns,
+  joints,
+  questionIds,
+  type Entry,
+  type EntryContent,
+  type Intake,
+  type QuestionId,
+} from '../shapes/intake';
+import { daysLeft, knownOn, painsToAsk } from './known';
+import { branchOf } from './screening';
+
+const day = '2026-03-02';
+let count = 0;
+const entry = (content: EntryContent, on = day): Entry => ({
+  id: `e${count++}`,
+  personId: 'p',
+  on,
+  savedAt: `${on}T08:00:00.${String(count % 1000).padStart(3, '0')}Z`,
+  content,
+});
+const intake = (more: Partial<Intake> = {}): Intake => ({
+  notedOn: '2025-01-01',
+  heightCm: 160,
+  massKg: 64,
+  shankCm: null,
+  kneecapCm: null,
+  hipBoneCm: null,
+  seatHeightCm: 43,
+  limiters: [],
+  aidOutdoors: 'none',
+  aidIndoors: 'none',
+  sitsUnsupported: true,
+  heelDownAtTarget: false,
+  classesSoFar: 5,
+  medicines: '',
+  bloodThinners: false,
+  sugarLowering: false,
+  contact: { name: '', phone: '' },
+  clinician: { name: '', phone: '' },
+  toComplete: [],
+  ...more,
+});
+const answers = (...yes: QuestionId[]) => Object.fromEntries(questionIds.map((id) => [id, yes.includes(id)]));
+const screening = (yes: QuestionId[] = ['active'], on = day) =>
+  entry({ kind: 'screening', answers: answers(...yes) }, on);
+const known = (entries: Entry[], of: Intake = intake(), on = day) => {
+  const found = knownOn({ intakes: [of], entries }, on, rules);
+  if (!found) throw new Error('nothing known');
+  return found;
+};
+const outcome = (entries: Entry[], of?: Intake, on?: string) => known(entries, of, on).readiness.outcome;
+const fall = (more: object = {}, fellOn = '2026-02-01', on = fellOn) =>
+  entry({ kind: 'fall', fellOn, hurt: false, lookedAt: true, headStruck: false, unexplained: false, ...more }, on);
+const check = (more: object = {}, on = day) =>
+  entry({ kind: 'day-check', signs: [], pulse: null, pressures: [], skippedBecause: null, ...more }, on);
+const cleared = (more: object = {}, on = day) =>
+  entry({ kind: 'clearance', by: 'Dr Imre Sollund', answer: 'may', limits: '', until: null, ...more }, on);
+
+describe('the published screening logic, branch by branch (Riebe et al. 2015, Med Sci Sports Exerc 47:2473-2479, from memory)', () => {
+  test.each([
+    [{ active: false, disease: false, symptoms: false }, 'inactive, no disease', 'ready'],
+    [{ active: false, disease: true, symptoms: false }, 'inactive, known disease', 'ask-first'],
+    [{ active: false, disease: false, symptoms: true }, 'symptoms', 'ask-first'],
+    [{ active: false, disease: true, symptoms: true }, 'symptoms', 'ask-first'],
+    [{ active: true, disease: false, symptoms: false }, 'active, no disease', 'ready'],
+    [{ active: true, disease: true, symptoms: false }, 'active, known disease', 'ready'],
+    [{ active: true, disease: false, symptoms: true }, 'symptoms', 'ask-first'],
+    [{ active: true, disease: true, symptoms: true }, 'symptoms', 'ask-first'],
+  ] as const)('%j is %s: %s', (said, branch, wanted) => {
+    expect(branchOf(said)).toBe(branch);
+    const all = { ...answers(), ...said };
+    expect(outcome([entry({ kind: 'screening', answers: all })])).toBe(wanted);
+  });
+  test('inactive without disease: light to moderate; active with disease: moderate until asked', () => {
+    expect(known([screening([])]).readiness.limits.join()).toMatch(/light to moderate/);
+    expect(known([screening(['active', 'disease'])]).readiness.limits.join()).toMatch(/Moderate effort only/);
+    expect(known([screening(['active'])]).readiness.limits).toEqual([]);
+  });
+});
+
+describe('ask first (common practice, no published source)', () => {
+  test.each(['uncontrolled', 'operation', 'changed', 'wasting'] as const)('%s', (id) => {
+    expect(outcome([screening(['active', id])])).toBe('ask-first');
+  });
+  test.each<[string, Limiter, string]>([
+    [
+      'a joint replaced 60 days ago',
+      { kind: 'knee-replaced', since: addDays(day, -60), limits: 'bend 90' },
+      'ask-first',
+    ],
+    ['replaced long ago, limits known', { kind: 'knee-replaced', since: '2015-05-05', limits: 'bend 90' }, 'ready'],
+    ['replaced long ago, limits unknown', { kind: 'hip-replaced', since: '2015-05-05' }, 'ask-first'],
+    ['limits lifted in writing', { kind: 'hip-replaced', limitsLifted: true }, 'ready'],
+    ['surgery 84 days ago', { kind: 'recent-surgery', since: addDays(day, -84) }, 'ask-first'],
+    ['surgery 85 days ago', { kind: 'recent-surgery', since: addDays(day, -85) }, 'ready'],
+    ['an eye 28 days ago', { kind: 'recent-surgery', since: addDays(day, -28), ofTheEye: true }, 'ask-first'],
+    ['an eye 29 days ago', { kind: 'recent-surgery', since: addDays(day, -29), ofTheEye: true }, 'ready'],
+    ['a spine fracture', { kind: 'spine-fracture' }, 'ask-first'],
+    ['fragile bone, nothing hurts', { kind: 'fragile-bone' }, 'ready'],
+  ])('%s', (_words, limiter, wanted) => {
+    expect(outcome([screening()], intake({ limiters: [limiter] }))).toBe(wanted);
+  });
+  test('fragile bone and a back that hurts', () => {
+    const back = entry({ kind: 'pain', joint: 'back', side: null, level: 2, since: null }, addDays(day, -1));
+    expect(outcome([back, screening()], intake({ limiters: [{ kind: 'fragile-bone' }] }))).toBe('ask-first');
+  });
+  test.each([
+    [{ headStruck: true }, 'ask-first'],
+    [{ unexplained: true }, 'ask-first'],
+    [{ hurt: true, lookedAt: false }, 'ask-first'],
+    [{ hurt: true, lookedAt: true }, 'ready-with-care'],
+    [{}, 'ready'],
+  ])('a fall that was %j, questions put after it: %s', (more, wanted) => {
+    expect(outcome([fall(more), screening()])).toBe(wanted);
+  });
+  test('two falls in twelve months are ready with care, and nothing waits for a letter', () => {
+    expect(outcome([fall(), fall({}, '2025-06-01'), screening()])).toBe('ready-with-care');
+    expect(outcome([fall(), fall({}, '2025-03-01'), screening()])).toBe('ready');
+  });
+});
+
+describe('what a professional answered', () => {
+  const asks = () => screening(['active', 'operation'], addDays(day, -10));
+  test('may: nothing waits; with limits: ready with care, and the limits are said; not for now: still asked', () => {
+    expect(outcome([asks(), cleared()])).toBe('ready');
+    const limited = known([asks(), cleared({ answer: 'may-with-limits', limits: 'pulse under 130' })]).readiness;
+    expect([limited.outcome, limited.limits.join()]).toEqual(['ready-with-care', 'pulse under 130 (Dr Imre Sollund)']);
+    expect(outcome([asks(), cleared({ answer: 'not-now' })])).toBe('ask-first');
+  });
+  test('an answer from before says nothing of what came after it', () => {
+    expect(outcome([cleared({}, addDays(day, -20)), asks()])).toBe('ask-first');
+    expect(outcome([asks(), cleared(), fall({ headStruck: true }, day), screening(['active', 'operation'])])).toBe(
+      'ask-first',
+    );
+  });
+  test('the same yes put again a year on is still answered, until the answer lapses', () => {
+    const first = screening(['disease'], addDays(day, -300));
+    const letter = cleared({ until: addDays(day, 3) }, addDays(day, -299));
+    expect(outcome([first, letter, screening(['disease'])])).toBe('ready');
+    expect(outcome([first, letter, screening(['disease'])], undefined, addDays(day, 4))).toBe('ask-first');
+  });
+  test('it settles no "not today"', () => {
+    expect(outcome([screening(), check({ signs: ['chest'] }), cleared()])).toBe('not-today');
+  });
+});
+
+describe('the questions lapse', () => {
+  const asked = (entries: Entry[], on?: string) => known(entries, undefined, on).readiness.asked;
+  test('never put, put, over a year ago', () => {
+    expect([asked([]), asked([screening()])]).toEqual(['never', 'current']);
+    const put = screening(['active'], '2025-03-02');
+    expect(asked([put], addDays('2025-03-02', 365))).toBe('current');
+    expect(asked([put], addDays('2025-03-02', 366))).toBe('lapsed');
+    expect(outcome([put], undefined, addDays('2025-03-02', 366))).toBe('ask-first');
+    expect(daysLeft(known([put], undefined, addDays('2025-03-02', 360)), addDays('2025-03-02', 360))).toBe(6);
+  });
+  const pain = (level: number, on: string) => entry({ kind: 'pain', joint: 'knee', side: 'L', level, since: null }, on);
+  const put = () => screening(['active'], addDays(day, -30));
+  test.each<[string, () => Entry, string]>([
+    ['a fall', () => fall({}, addDays(day, -2)), 'lapsed'],
+    ['new pain 5', () => pain(5, addDays(day, -2)), 'lapsed'],
+    ['new pain 4', () => pain(4, addDays(day, -2)), 'current'],
+    [
+      'an incident',
+      () =>
+        entry(
+          { kind: 'incident', at: '', what: ['dizzy'], head: 'no', bloodThinners: 'no', called: '', note: '' },
+          addDays(day, -2),
+        ),
+      'lapsed',
+    ],
+  ])('%s after them: %s', (_what, happened, wanted) => {
+    expect(asked([put(), happened()])).toBe(wanted);
+    expect(asked([put(), happened(), screening()])).toBe('current');
+  });
+  test('pain that was strong before is nothing new', () => {
+    expect(asked([pain(6, addDays(day, -40)), put(), pain(7, addDays(day, -2))])).toBe('current');
+  });
+  test('surgery after them', () => {
+    const of = intake({ limiters: [{ kind: 'recent-surgery', since: addDays(day, -5) }] });
+    expect(known([put()], of).readiness.asked).toBe('lapsed');
+  });
+  test('the six questions of a walk-in hold for their day', () => {
+    const six = entry({
+      kind: 'screening',
+      answers: { symptoms: false, disease: false, active: true, operation: false },
+    });
+    expect([asked([six]), asked([six], addDays(day, 1))]).toEqual(['current', 'lapsed']);
+  });
+});
+
+describe('the check of the day', () => {
+  test.each(daySigns.filter((s) => s !== 'shoes'))('%s is not today; shoes only need care', (sign) => {
+    expect(outcome([screening(), check({ signs: [sign] })])).toBe('not-today');
+    expect(outcome([screening(), check({ signs: ['shoes'] })])).toBe('ready-with-care');
+  });
+  test.each([
+    [120, 'ready'],
+    [121, 'not-today'],
+  ])('resting pulse %i: %s (ATS 2002, Am J Respir Crit Care Med 166:111-117, from memory)', (pulse, wanted) => {
+    expect(outcome([screening(), check({ pulse })])).toBe(wanted);
+  });
+  test.each([
+    [159, 99, 'ready', ''],
+    [160, 80, 'not-today', 'this week'],
+    [130, 100, 'not-today', 'this week'],
+    [180, 90, 'not-today', 'Call their own doctor today'],
+    [150, 110, 'not-today', 'Call their own doctor today'],
+  ])('second reading %i/%i: %s %s', (systolic, diastolic, wanted, todo) => {
+    const first = { systolic: 170, diastolic: 95 };
+    const { readiness } = known([screening(), check({ pressures: [first, { systolic, diastolic }] })]);
+    expect(readiness.outcome).toBe(wanted);
+    if (todo !== '') expect(readiness.reasons[0]?.todo).toContain(todo);
+  });
+  test('one high reading waits five minutes for the second', () => {
+    const { reasons } = known([screening(), check({ pressures: [{ systolic: 165, diastolic: 90 }] })]).readiness;
+    expect(reasons[0]?.todo).toBe('Sit five minutes, then read again.');
+  });
+  test('a later check of the same day counts; fever is over the next day, chest pain is asked about', () => {
+    expect(outcome([screening(), check({ signs: ['no-food'] }), check()])).toBe('ready');
+    expect(outcome([screening(), check({ signs: ['ill'] })], undefined, addDays(day, 1))).toBe('ready');
+    expect(outcome([screening(), check({ signs: ['chest'] })], undefined, addDays(day, 1))).toBe('ask-first');
+  });
+  test('an incident ends the day, and asks afterwards', () => {
+    const down = entry({
+      kind: 'incident',
+      at: '',
+      what: ['fall'],
+      head: 'no',
+      bloodThinners: 'no',
+      called: '',
+      note: '',
+    });
+    expect(outcome([screening(), down])).toBe('not-today');
+    expect(outcome([screening(), down, screening(['active'], addDays(day, 1))], undefined, addDays(day, 1))).toBe(
+      'ask-first',
+    );
+  });
+});
+
+describe('pain has its date', () => {
+  const pain = (level: number, ago: number) =>
+    entry({ kind: 'pain', joint: 'knee', side: 'R', level, since: null }, addDays(day, -ago));
+  const reckoned = (...entries: Entry[]) => known(entries).pains[0]?.reckoned;
+  test('14 days it stands as answered; from the 15th the worst of the last three answers counts', () => {
+    expect(reckoned(pain(9, 90), pain(6, 60), pain(2, 30), pain(3, 14))).toBe(3);
+    expect(reckoned(pain(9, 90), pain(6, 60), pain(2, 30), pain(3, 15))).toBe(6);
+    expect(painsToAsk(known([pain(3, 15)]))).toHaveLength(1);
+  });
+  test('gone stays gone while fresh, and comes back once stale', () => {
+    expect(reckoned(pain(4, 20), pain(0, 10))).toBeUndefined();
+    expect(reckoned(pain(4, 30), pain(0, 20))).toBe(4);
+  });
+  test('strong since the first strong answer without a break', () => {
+    expect(known([pain(3, 40), pain(6, 12), pain(7, 3)]).pains[0]?.since).toBe(addDays(day, -12));
+  });
+  test('a joint without a row in the table is noted and closes nothing', () => {
+    const hand = entry({ kind: 'pain', joint: 'hand', side: 'L', level: 7, since: null });
+    expect([known([hand]).pains.length, known([hand]).limiters.length]).toEqual([1, 0]);
+  });
+});
+
+describe('history', () => {
+  test('an earlier day is read as it was known then, not with what was noted later', () => {
+    const late = fall({ headStruck: true }, '2026-01-10', '2026-02-20');
+    const put = screening(['active'], '2026-01-01');
+    expect(outcome([put, late], undefined, '2026-02-19')).toBe('ready');
+    expect(outcome([put, late], undefined, '2026-02-20')).toBe('ask-first');
+  });
+  test('an entry taken back is gone from then on, and was there before', () => {
+    const wrong = fall({ hurt: true }, '2026-02-01');
+    const back = entry({ kind: 'withdrawn', entryId: wrong.id, reason: 'another person' }, '2026-02-10');
+    expect(known([wrong, back], undefined, '2026-02-09').falls).toHaveLength(1);
+    expect(known([wrong, back]).falls).toHaveLength(0);
+  });
+  test('what was not asked is read as present until it is', () => {
+    const waiting = known([screening()], intake({ toComplete: ['nerves', 'floor'] })).limiters;
+    expect(waiting.map((l) => l.kind)).toEqual([
+      'dizziness',
+      'numb-feet',
+      'neurological',
+      'cannot-lie',
+      'cannot-kneel',
+      'head-low',
+    ]);
+    expect(waiting.every((l) => l.unasked)).toBe(true);
+  });
+});
+
+const anyEntry: fc.Arbitrary<Entry> = fc
+  .tuple(
+    fc.oneof(
+      fc.record({
+        kind: fc.constant('pain' as const),
+        joint: fc.constantFrom(...joints),
+        side: fc.constantFrom('L' as const, 'R' as const),
+        level: fc.integer({ min: 0, max: 10 }),
+        since: fc.constant(null),
+      }),
+      fc.record({
+        kind: fc.constant('fall' as const),
+        fellOn: fc.integer({ min: 0, max: 500 }).map((ago) => addDays(day, -ago)),
+        hurt: fc.boolean(),
+        lookedAt: fc.boolean(),
+        headStruck: fc.boolean(),
+        unexplained: fc.boolean(),
+      }),
+      fc.record({
+        kind: fc.constant('screening' as const),
+        answers: fc.record(
+          Object.fromEntries(questionIds.map((id) => [id, fc.boolean()])) as Record<QuestionId, fc.Arbitrary<boolean>>,
+        ),
+      }),
+      fc.record({
+        kind: fc.constant('clearance' as const),
+        by: fc.constant('Dr A'),
+        answer: fc.constantFrom('may' as const, 'may-with-limits' as const, 'not-now' as const),
+        limits: fc.constant('slow'),
+        until: fc.constant(null),
+      }),
+      fc.record({
+        kind: fc.constant('day-check' as const),
+        signs: fc.subarray([...daySigns]),
+        pulse: fc.constant(null),
+        pressures: fc.constant([]),
+        skippedBecause: fc.constant(null),
+      }),
+    ),
+    fc.integer({ min: 0, max: 500 }),
+  )
+  .map(([content, ago]) => entry(content, addDays(day, -ago)));
+const anyLimiter: fc.Arbitrary<Limiter> = fc.record({
+  kind: fc.constantFrom(...limiterKinds.filter((k) => !k.endsWith('-pain'))),
+  side: fc.constant(null),
+  since: fc.option(fc.integer({ min: 0, max: 900 }).map((ago) => addDays(day, -ago))),
+  limitsLifted: fc.boolean(),
+});
+const rank = (entries: Entry[], of: Intake) => readinessOutcomes.indexOf(outcome(entries, of));
+
+describe('more to worry about never gives a better outcome', () => {
+  const record = fc.tuple(fc.array(anyEntry, { maxLength: 12 }), fc.array(anyLimiter, { maxLength: 3 }));
+  test('another fall', () => {
+    fc.assert(
+      fc.property(record, fc.boolean(), fc.boolean(), ([entries, limiters], hurt, headStruck) => {
+        const of = intake({ limiters });
+        expect(rank([...entries, fall({ hurt, headStruck }, day)], of)).toBeGreaterThanOrEqual(rank(entries, of));
+      }),
+    );
+  });
+  test('pain where nothing hurt', () => {
+    fc.assert(
+      fc.property(
+        record,
+        fc.integer({ min: 1, max: 10 }),
+        fc.constantFrom(...joints),
+        ([entries, limiters], level, joint) => {
+          const of = intake({ limiters });
+          const quiet = entries.filter((e) => e.content.kind !== 'pain');
+          const hurts = entry({ kind: 'pain', joint, side: null, level, since: null });
+          expect(rank([...quiet, hurts], of)).toBeGreaterThanOrEqual(rank(quiet, of));
+        },
+      ),
+    );
+  });
+  test('another limiter, known or not asked', () => {
+    fc.assert(
+      fc.property(record, anyLimiter, ([entries, limiters], more) => {
+        const others = limiters.filter((l) => l.kind !== more.kind);
+        const without = rank(entries, intake({ limiters: others }));
+        expect(rank(entries, intake({ limiters: [...others, more] }))).toBeGreaterThanOrEqual(without);
+      }),
+    );
+  });
+  test('another sign in the check of the day', () => {
+    fc.assert(
+      fc.property(
+        record,
+        fc.subarray([...daySigns]),
+        fc.constantFrom(...daySigns),
+        ([entries, limiters], signs, more) => {
+          const of = intake({ limiters });
+          const before = entries.filter((e) => e.on < day);
+          expect(rank([...before, check({ signs: [...signs, more] })], of)).toBeGreaterThanOrEqual(
+            rank([...before, check({ signs })], of),
+          );
+        },
+      ),
+    );
+  });
+});

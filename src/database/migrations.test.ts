@@ -1,0 +1,102 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import SQLite from 'better-sqlite3';
+import { Kysely, SqliteDialect } from 'kysely';
+import { expect, test } from 'vitest';
+import { readinessRules } from '../catalogue/readiness/readiness';
+import { knownOn } from '../core/intake/known';
+import { openRegister } from './connection';
+import { listEntries } from './entries';
+import { firstLoop } from './migrations/0001-first-loop';
+import { findPerson, listIntakes } from './people';
+import { findPlace } from './place';
+
+/** A register as the first version left it, written with its own words. */
+async function oldRegister(file: string): Promise<void> {
+  const raw = new SQLite(file);
+  const db = new Kysely<unknown>({ dialect: new SqliteDialect({ database: raw }) });
+  await db.transaction().execute((trx) => firstLoop(trx));
+  const intake = raw.prepare('INSERT INTO intake VALUES (?, ?, ?, ?, ?)');
+  raw.prepare('INSERT INTO person VALUES (?, ?, ?, ?, ?)').run('p1', 'Old Hand', '1948-05-06', 'female', '2025-01-01');
+  const first = {
+    heightCm: 160,
+    massKg: 64,
+    seatHeightCm: 43,
+    readiness: 'ready',
+    readinessWhy: '',
+    limiters: [{ kind: 'knee-pain', pain: 3, side: 'R' }, { kind: 'numb-feet' }],
+    falls12m: 0,
+    injuredInFall: false,
+    walkingAid: 'stick',
+    aidIndoors: false,
+    sitsUnsupported: true,
+    heelDownAtTarget: false,
+    classesSoFar: 3,
+  };
+  intake.run('i1', 'p1', '2025-06-01', '2025-06-01T10:00:00Z', JSON.stringify(first));
+  const second = {
+    ...first,
+    falls12m: 2,
+    injuredInFall: true,
+    readiness: 'not-today',
+    readinessWhy: 'fever',
+    limiters: [],
+  };
+  intake.run('i2', 'p1', '2025-07-01', '2025-07-01T10:00:00Z', JSON.stringify(second));
+  const kit = {
+    chairs: [{ heightCm: 43, arms: true }],
+    padsCm: [3, 3, 5],
+    weightsKg: [1],
+    raisedSurface: true,
+    rail: true,
+    mat: false,
+    box: false,
+  };
+  raw
+    .prepare('INSERT INTO place VALUES (1, ?)')
+    .run(JSON.stringify({ name: 'Old hall', town: '', emergencyNumber: '112', floorSlides: true, kit }));
+  raw.exec('CREATE TABLE kysely_migration (name varchar(255) PRIMARY KEY, timestamp varchar(255) NOT NULL)');
+  raw.exec("INSERT INTO kysely_migration VALUES ('0001-first-loop', '2025-01-01')");
+  raw.pragma('user_version = 1');
+  await db.destroy();
+}
+
+test('a register of the first version opens with everything it knew, and is migrated once', async () => {
+  const folder = mkdtempSync(join(tmpdir(), 'migrate-'));
+  const file = join(folder, 'register.sqlite');
+  await oldRegister(file);
+  for (let round = 0; round < 2; round++) {
+    const db = await openRegister(file);
+    expect(await findPerson(db, 'p1')).toMatchObject({ name: 'Old Hand', archived: false });
+    const record = {
+      intakes: (await listIntakes(db, ['p1'])).map((i) => i.intake),
+      entries: await listEntries(db, ['p1']),
+    };
+    expect(record.entries.map((e) => [e.on, e.content.kind])).toEqual([
+      ['2025-06-01', 'pain'],
+      ['2025-06-01', 'carried-over'],
+      ['2025-07-01', 'fall'],
+      ['2025-07-01', 'fall'],
+      ['2025-07-01', 'carried-over'],
+    ]);
+    const june = knownOn(record, '2025-06-02', readinessRules);
+    expect(june?.readiness).toMatchObject({ outcome: 'ready', asked: 'current' });
+    expect(june?.limiters).toMatchObject([{ kind: 'knee-pain', pain: 3, side: 'R' }, { kind: 'numb-feet' }]);
+    expect(june?.intake).toMatchObject({ aidOutdoors: 'stick', aidIndoors: 'none', classesSoFar: 3 });
+    const july = knownOn(record, '2025-07-02', readinessRules);
+    expect(july?.readiness.outcome).toBe('not-today');
+    expect(july?.falls.map((f) => f.content.hurt)).toEqual([true, false]);
+    expect((await findPlace(db))?.cupboard).toMatchObject({
+      chairs: [{ heightCm: 43, arms: true, stable: true, count: 1 }],
+      pads: [
+        { thickCm: 3, count: 2 },
+        { thickCm: 5, count: 1 },
+      ],
+      bars: 1,
+      floors: [{ where: 'hall', slides: true }],
+    });
+    await db.destroy();
+  }
+  rmSync(folder, { recursive: true });
+});

@@ -1,0 +1,306 @@
+import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterEach, beforeEach, describe, expect, test } from 'vitest';
+import { openRegister, type Register } from '../database/connection';
+import { loadDemo } from '../demo/load';
+import { askRegister, lookForDoubles, wholeRegister } from './everybody';
+import { erasePerson, groupsToday, readGroups, readSitting, saveGroup, seatGroup, withPeople } from './groups';
+import { askPeople, describePerson, postPerson } from './openApi';
+import { confirmLevel, readPerson } from './readPeople';
+import { enterPaperResult, saveAttempt } from './saveAttempt';
+import { noteToday, saveEntry } from './saveEntry';
+import { addPerson, addWalkIn, changePerson, emptyPersonForm, toPersonForm } from './savePerson';
+import { listStation } from './station';
+import { protocols } from '../catalogue/protocols';
+import { testsOpen } from '../core/intake/testsOpen';
+import { limiterRows } from '../catalogue/limiters/limiters';
+import { readPlace } from './places';
+
+const today = '2026-03-02';
+let folder: string;
+let file: string;
+let db: Register;
+beforeEach(async () => {
+  folder = mkdtempSync(join(tmpdir(), 'register-'));
+  file = join(folder, 'register.sqlite');
+  db = await openRegister(file);
+});
+afterEach(async () => {
+  await db.destroy();
+  rmSync(folder, { recursive: true });
+});
+
+const form = { ...emptyPersonForm, name: 'Wilma Testerin', birthDate: '1948-05-06', heightCm: 160, massKg: 64 };
+async function add(more: object = {}): Promise<string> {
+  const saved = await addPerson(db, { ...form, ...more }, today);
+  if (saved.kind !== 'saved') throw new Error(JSON.stringify(saved));
+  return saved.id;
+}
+const names = async (question: object) =>
+  (await askRegister(db, { ...wholeRegister, ...question }, today)).lines.map((l) => l.name);
+const well = {
+  active: true,
+  disease: false,
+  symptoms: false,
+  uncontrolled: false,
+  operation: false,
+  changed: false,
+  wasting: false,
+};
+
+describe('finding somebody', () => {
+  beforeEach(() => loadDemo(db, today));
+  test.each([
+    ['Tverra', 'Agnes Tverrå'],
+    ['hallstrom dov', 'Dov Hallström'],
+    ['Brandvol', 'Odile Brandvoll'],
+    ['odlie', 'Odile Brandvoll'],
+    ['Rekedal', 'Tomasz Rekkedal'],
+    ['Penoway', 'Pilar Ennoway'],
+  ])('%s is %s', async (search, name) => {
+    expect((await names({ search }))[0]).toBe(name);
+  });
+  test('a level code finds who trains on it, whole or in part, in any case', async () => {
+    const all = await askRegister(db, wholeRegister, today);
+    const on = (code: string) => all.lines.filter((l) => [l.code, l.waitingCode].some((c) => c?.startsWith(code)));
+    expect(on('S5/43/').length).toBeGreaterThan(2);
+    expect((await names({ search: 's5/43/' })).sort()).toEqual(
+      on('S5/43/')
+        .map((l) => l.name)
+        .sort(),
+    );
+    expect((await names({ search: 'S5' })).length).toBe(on('S5/').length);
+    expect(await names({ search: 'S9' })).toEqual([]);
+  });
+  test('filters, groups and sorting', async () => {
+    expect(await names({ filter: 'not-tested' })).toEqual(['Casper Oyelaran', 'Maud Jessop']);
+    expect(await names({ filter: 'to-complete' })).toEqual(['Maud Jessop']);
+    expect(await names({ filter: 'held' })).toEqual(['Adelheid Pomm', 'Greta Munthal', 'Ruben Sastry']);
+    const byAge = await askRegister(db, { ...wholeRegister, sort: 'age', down: true }, today);
+    expect(byAge.lines.slice(0, 2).map((l) => l.ageYears)).toEqual([93, 91]);
+    const [group] = await readGroups(db);
+    expect((await names({ groupId: group?.id })).length).toBeGreaterThan(4);
+    expect((await names({ sort: 'due' })).at(-1)).toBe('Maud Jessop');
+  });
+  test('pages add up to everybody, once each', async () => {
+    const pages = [0, 10, 20].map((offset) => names({ offset, limit: 10 }));
+    const all = (await Promise.all(pages)).flat();
+    expect([all.length, new Set(all).size]).toEqual([24, 24]);
+  });
+  test('what is written of somebody shows at once, and only they are worked out anew', async () => {
+    const [line] = (await askRegister(db, { ...wholeRegister, search: 'Casper' }, today)).lines;
+    const id = line?.id ?? '';
+    await enterPaperResult(
+      db,
+      id,
+      { testedOn: today, stands: 12, handsUsed: false, cleanBeforeHands: null, seatHeightCm: 43 },
+      today,
+    );
+    expect((await askRegister(db, { ...wholeRegister, search: 'Casper' }, today)).lines[0]?.stands?.counted).toBe(12);
+    await changePerson(db, id, { ...form, name: 'Casper Newname', birthDate: '1965-01-01' }, today);
+    expect(await names({ search: 'Newname' })).toEqual(['Casper Newname']);
+    expect(await names({ search: 'Oyelaran' })).toEqual([]);
+  });
+});
+
+describe('doubles', () => {
+  test('born that day with a name like it, or of the very name; else nobody', async () => {
+    await add();
+    const like = async (name: string, birthDate: string) =>
+      (await lookForDoubles(db, { id: 'new', name, birthDate }, today)).length;
+    expect(await like('Vilma Testerin', '1948-05-06')).toBe(1);
+    expect(await like('Testerin Wilma', '1950-01-01')).toBe(1);
+    expect(await like('Wilma Tester', '1950-01-01')).toBe(0);
+    expect(await like('Somebody Else', '1948-05-06')).toBe(0);
+  });
+  test('nothing is saved until it is said that this is somebody else', async () => {
+    await add();
+    expect((await addPerson(db, form, today)).kind).toBe('double');
+    expect((await addPerson(db, form, today, { evenSo: true })).kind).toBe('saved');
+    expect((await names({})).length).toBe(2);
+  });
+});
+
+describe('groups, sitting, archive', () => {
+  test('several go into a group and into the sitting of the day; each deed has its opposite', async () => {
+    const ids = [await add({ name: 'Anna Aar' }), await add({ name: 'Berta Bro' }), await add({ name: 'Cora Cam' })];
+    const group = { name: 'Monday 10:00', weekday: 1, time: '10:00' };
+    expect((await saveGroup(db, 'group-1', group)).kind).toBe('saved');
+    expect(await saveGroup(db, 'group-2', { ...group, time: '25:00', weekday: 8 })).toMatchObject({ kind: 'rejected' });
+    await withPeople(db, ids.slice(0, 2), { kind: 'join', groupId: 'group-1' }, today);
+    expect(await names({ groupId: 'group-1' })).toEqual(['Anna Aar', 'Berta Bro']);
+    expect(await groupsToday(db, today)).toEqual([{ id: 'group-1', name: 'Monday 10:00', people: 2 }]);
+    await seatGroup(db, 'group-1', today);
+    expect((await readSitting(db, today)).sort()).toEqual(ids.slice(0, 2).sort());
+    expect(await groupsToday(db, today)).toEqual([]);
+    const station = await listStation(db, protocols[0] as (typeof protocols)[number], today, ids[2] ?? null);
+    expect([station.sitting, station.people.length]).toEqual([true, 3]);
+    await withPeople(db, ids, { kind: 'not-sit-today' }, today);
+    await withPeople(db, ids, { kind: 'leave', groupId: 'group-1' }, today);
+    expect([await readSitting(db, today), await names({ groupId: 'group-1' })]).toEqual([[], []]);
+  });
+  test('put aside: in no list and no search, and back with everything', async () => {
+    const id = await add();
+    await withPeople(db, [id], { kind: 'archive' }, today);
+    expect([await names({}), await names({ search: 'Wilma' })]).toEqual([[], []]);
+    expect(await names({ filter: 'archived' })).toEqual(['Wilma Testerin']);
+    await withPeople(db, [id], { kind: 'restore' }, today);
+    expect(await names({ search: 'Wilma' })).toEqual(['Wilma Testerin']);
+  });
+});
+
+describe('a walk-in', () => {
+  const six = { symptoms: false, disease: false, active: true, operation: false, falls: 'none' as const, pains: [] };
+  test('is in the line at once; what was not asked closes what depends on it, until it is asked', async () => {
+    const saved = await addWalkIn(db, { name: 'Ada Nightly', ageYears: 77, normTable: 'female', ...six }, today);
+    if (saved.kind !== 'saved') throw new Error(JSON.stringify(saved));
+    const view = await readPerson(db, saved.id, today);
+    if (!view) throw new Error('gone');
+    expect([view.ageYears, view.known.readiness.outcome, view.path.next.step]).toEqual([77, 'ready', 'test']);
+    const open = testsOpen(protocols, view.known, limiterRows, (await readPlace(db)).cupboard);
+    const closed = (test: string) => open.find((t) => t.protocol.id === test)?.closedBy.join() ?? '';
+    expect(closed('chair-stand-30s')).toBe('');
+    expect(closed('floor-transfer')).toContain('cannot lie down: not asked yet');
+    const asked = { ...toPersonForm(view.person, view.known.intake, view.known.pains), toComplete: [] };
+    await changePerson(db, saved.id, asked, today);
+    const later = await readPerson(db, saved.id, today);
+    expect(later?.known.limiters).toEqual([]);
+  });
+  test('with symptoms the answer is ask first; with falls, ready with care', async () => {
+    const of = async (name: string, more: object) => {
+      const saved = await addWalkIn(db, { name, ageYears: 70, normTable: null, ...six, ...more }, today);
+      return saved.kind === 'saved' ? (await readPerson(db, saved.id, today))?.known.readiness.outcome : saved.kind;
+    };
+    expect(await of('Bea One', { symptoms: true })).toBe('ask-first');
+    expect(await of('Cleo Two', { falls: 'hurt-or-more' })).toBe('ready-with-care');
+    expect(await of('Dora Three', { falls: 'one' })).toBe('ready');
+    expect(await of('Effi Four', { symptoms: undefined })).toBe('rejected');
+  });
+});
+
+describe('entries', () => {
+  const check = { kind: 'day-check', signs: ['ill'], pulse: null, pressures: [], skippedBecause: null };
+  test('the same key again changes nothing; with other content it is a conflict', async () => {
+    const id = await add();
+    const body = { personId: id, on: today, content: check };
+    expect((await saveEntry(db, 'check-0001', body, today)).kind).toBe('created');
+    expect((await saveEntry(db, 'check-0001', body, today)).kind).toBe('known');
+    expect((await saveEntry(db, 'check-0001', { ...body, content: { ...check, signs: [] } }, today)).kind).toBe(
+      'conflict',
+    );
+    expect((await readPerson(db, id, today))?.known.readiness.outcome).toBe('not-today');
+  });
+  test('faults by field: a day to come, nobody, an unknown kind, a pressure upside down, limits not written', async () => {
+    const id = await add();
+    const faults = async (body: object) => {
+      const answer = await saveEntry(db, 'check-0002', { personId: id, on: today, content: check, ...body }, today);
+      return answer.kind === 'rejected' ? answer.errors.map((e) => e.path) : answer.kind;
+    };
+    expect(await faults({ on: '2026-03-03' })).toEqual(['/on']);
+    expect(await faults({ personId: 'nobody' })).toEqual(['/personId']);
+    expect(await faults({ content: { kind: 'mood' } })).toEqual(['/content/kind']);
+    expect(await faults({ content: { ...check, pressures: [{ systolic: 80, diastolic: 90 }] } })).toEqual([
+      '/content/pressures/0',
+    ]);
+    expect(
+      await faults({ content: { kind: 'clearance', by: 'Dr A', answer: 'may-with-limits', limits: '', until: null } }),
+    ).toEqual(['/content/limits']);
+    expect(await faults({ content: { ...check, mood: 1 } })).toEqual(['/content/mood']);
+  });
+  test('a form sent twice notes a fall once; two falls of one day in one form are two', async () => {
+    const id = await add();
+    const fall = { fellOn: today, hurt: false, lookedAt: false, headStruck: false, unexplained: false };
+    const twice = { ...form, falls: [fall, fall] };
+    await changePerson(db, id, twice, today, 'form-key');
+    await changePerson(db, id, twice, today, 'form-key');
+    expect((await readPerson(db, id, today))?.known.falls).toHaveLength(2);
+  });
+});
+
+describe('erase', () => {
+  test('no trace of the person in the file, its -wal or its -shm; others keep all', async () => {
+    const id = await add({
+      name: 'Xaveria Quillfeather',
+      medicines: 'zorbamycin',
+      contact: { name: 'Ottokar Quillfeather', phone: '555 0199' },
+      pains: [{ joint: 'knee', side: 'L', level: 4, since: null, asked: true }],
+    });
+    const other = await add({ name: 'Berta Bro' });
+    await noteToday(db, id, { kind: 'screening', answers: well }, today, 'screening-1');
+    await noteToday(
+      db,
+      id,
+      { kind: 'clearance', by: 'Dr Zebulon', answer: 'may', limits: '', until: null },
+      today,
+      'answer-001',
+    );
+    await enterPaperResult(
+      db,
+      id,
+      { testedOn: today, stands: 9, handsUsed: false, cleanBeforeHands: null, seatHeightCm: 43 },
+      today,
+    );
+    await confirmLevel(db, id, today);
+    await withPeople(db, [id, other], { kind: 'sit-today' }, today);
+    // A trial that was theirs for a moment and went back names them in its events.
+    const stamp = (seq: number) => ({ seq, atMs: seq, wallMs: seq, by: 'hand' });
+    const events = [
+      { ...stamp(0), kind: 'entered', value: 8, handsUsed: false },
+      { ...stamp(1), kind: 'move', toPersonId: id, reason: 'swapped chairs' },
+      { ...stamp(2), kind: 'move', toPersonId: other, reason: 'and back' },
+    ];
+    const body = {
+      personId: other,
+      test: 'chair-stand-30s',
+      protocolVersion: 1,
+      sittingDate: today,
+      conditions: {},
+      events,
+    };
+    await saveAttempt(db, 'moved-001', body, today);
+    const traces = ['Quillfeather', 'zorbamycin', 'Zebulon', '555 0199', id];
+    const found = () => {
+      const text = ['', '-wal', '-shm']
+        .map((part) => `${file}${part}`)
+        .filter((path) => existsSync(path))
+        .map((path) => readFileSync(path, 'latin1'))
+        .join('');
+      return traces.filter((trace) => text.includes(trace));
+    };
+    expect(found()).toEqual(traces);
+    expect(await erasePerson(db, id, 'Xaveria')).toEqual({ kind: 'name-differs' });
+    expect(await readPerson(db, id, today)).toBeDefined();
+    expect(await erasePerson(db, id, 'Xaveria Quillfeather ')).toEqual({ kind: 'erased' });
+    expect(found()).toEqual([]);
+    expect(await names({})).toEqual(['Berta Bro']);
+    expect((await readPerson(db, other, today))?.sittings[0]?.attempt.trial.counted).toBe(8);
+    expect(await erasePerson(db, id, 'Xaveria Quillfeather')).toEqual({ kind: 'not-found' });
+  });
+});
+
+describe('the open interface to people', () => {
+  test('a person with a name and a birth date is taken; all that was not sent waits', async () => {
+    const saved = await postPerson(db, { name: 'Ada Sent', birthDate: '1950-02-03' }, today);
+    if (saved.kind !== 'saved') throw new Error(JSON.stringify(saved));
+    const body = await describePerson(db, saved.id, today);
+    expect(body).toMatchObject({ name: 'Ada Sent', ageYears: 76, readiness: { outcome: 'ask-first', asked: 'never' } });
+    expect((await askRegister(db, wholeRegister, today)).lines[0]?.toComplete).toBe(6);
+    expect((await postPerson(db, { name: 'Ada Sent', birthDate: '1950-02-03' }, today)).kind).toBe('double');
+  });
+  test('unknown and wrong fields are refused by name', async () => {
+    const answer = await postPerson(db, { name: 'A', birthDate: '1950-02-30', shoeSize: 40, heightCm: 'tall' }, today);
+    expect(answer.kind === 'rejected' && [...new Set(answer.errors.map((e) => e.path))].sort()).toEqual([
+      '/birthDate',
+      '/heightCm',
+      '/name',
+      '/shoeSize',
+    ]);
+    const asked = await askPeople(db, new URLSearchParams('limit=many&filter=late&colour=red'), today);
+    expect(asked.kind === 'rejected' && asked.errors.map((e) => e.path).sort()).toEqual([
+      '/colour',
+      '/filter',
+      '/limit',
+    ]);
+  });
+});
