@@ -70,9 +70,9 @@ describe('taking a roster', () => {
     const preview = await previewRoster(db, roster, asItIs, today);
     expect(preview).toMatchObject({ good: 3, bad: 2, doubles: 1, dateOrder: 'dmy', stop: null });
     expect(preview.faults.map((f) => [f.line, f.who, f.message])).toEqual([
-      [4, 'Tim Lost', 'Write the birth date with the year in full, such as 1949-05-28.'],
+      [4, 'Tim Lost', '“31.02.1949”: Write the birth date with the year in full, such as 1949-05-28.'],
       [6, 'Mirabel Okonjo', 'is in the register already, or twice in this file: left out'],
-      [7, 'Tom Tall', 'Height must be a number from 120 to 220 cm.'],
+      [7, 'Tom Tall', '“999”: Height must be a number from 120 to 220 cm.'],
     ]);
     expect(await everybody()).toBe(0);
   });

@@ -10,6 +10,7 @@ import {
   matchColumns,
   readRow,
   readTable,
+  rosterFields,
   type Columns,
   type DateOrder,
   type RosterTable,
@@ -78,7 +79,14 @@ async function readRoster(db: Register, text: string, choice: RosterChoice, toda
     const parsed = parse(schema, row);
     if (fileFault !== undefined || parsed.kind === 'bad') {
       bad++;
-      fault(fileFault ?? (parsed.kind === 'bad' ? firstOfEach(parsed.errors).map(said).join(' ') : ''));
+      fault(
+        fileFault ??
+          (parsed.kind === 'bad'
+            ? firstOfEach(parsed.errors)
+                .map((e) => said(e, cellOf(e, table.rows[i], columns)))
+                .join(' ')
+            : ''),
+      );
       continue;
     }
     const key = keyOf(row.name, row.birthDate);
@@ -108,8 +116,17 @@ const firstOfEach = (errors: readonly FieldError[]): FieldError[] => [
   ...new Map([...errors].reverse().map((e) => [e.path, e])).values(),
 ];
 
-const said = ({ path, message }: FieldError): string =>
-  /^[A-Z]/.test(message) ? message : `${fieldNames[path] ?? path} ${message}.`;
+const said = ({ path, message }: FieldError, cell: string): string => {
+  const words = /^[A-Z]/.test(message) ? message : `${fieldNames[path] ?? path} ${message}.`;
+  return cell === '' ? words : `“${cell}”: ${words}`;
+};
+
+/** What the file says where the fault is, cut short. */
+function cellOf({ path }: FieldError, row: readonly string[] | undefined, columns: Columns): string {
+  const field = rosterFields.find((f) => `/${f}` === path);
+  const cell = (field && row?.[columns[field] ?? -1]?.trim()) ?? '';
+  return cell.length > 24 ? `${cell.slice(0, 23)}…` : cell;
+}
 
 function stopOf(table: RosterTable, columns: Columns, order: DateOrder | null): string | null {
   if (table.heads.length === 0) return 'The file is empty.';

@@ -13,9 +13,7 @@ import { noteToday, saveEntry } from './saveEntry';
 import { addPerson, addWalkIn, changePerson, emptyPersonForm, toPersonForm } from './savePerson';
 import { listStation } from './station';
 import { protocols } from '../catalogue/protocols';
-import { testsOpen } from '../core/intake/testsOpen';
-import { limiterRows } from '../catalogue/limiters/limiters';
-import { readPlace } from './places';
+import { testsToday } from './testsToday';
 
 const today = '2026-03-02';
 let folder: string;
@@ -158,7 +156,7 @@ describe('a walk-in', () => {
     const view = await readPerson(db, saved.id, today);
     if (!view) throw new Error('gone');
     expect([view.ageYears, view.known.readiness.outcome, view.path.next.step]).toEqual([77, 'ready', 'test']);
-    const open = testsOpen(protocols, view.known, limiterRows, (await readPlace(db)).cupboard);
+    const open = await testsToday(db, view);
     const closed = (test: string) => open.find((t) => t.protocol.id === test)?.closedBy.join() ?? '';
     expect(closed('chair-stand-30s')).toBe('');
     expect(closed('floor-transfer')).toContain('cannot lie down: not asked yet');

@@ -1,3 +1,11 @@
+import type { Hazard } from '../../core/shapes/protocol';
+
+const byHazard: Readonly<Record<Hazard, string>> = {
+  floor: 'To the floor: only who can get up again; a second person and a chair at hand.',
+  'one-leg': 'On one leg: a spotter within arm’s reach, on the weaker side; a fixed hold within reach.',
+  slide: 'Sliding: a floor that slides, feet that feel; never in socks with numb feet.',
+};
+
 /** What must be shown where the work can hurt someone. Common practice; local rules and licensed professionals come first. */
 export const cautions = {
   defer:
@@ -25,4 +33,5 @@ export const cautions = {
     'The chair to sit on has its back to the wall; the chair to hold has its seat to the wall.',
     'Five minutes of warm-up before strength.',
   ],
+  byHazard,
 } as const;

@@ -343,6 +343,34 @@ const anyLimiter: fc.Arbitrary<Limiter> = fc.record({
 });
 const rank = (entries: Entry[], of: Intake) => readinessOutcomes.indexOf(outcome(entries, of));
 
+describe('a fall under an instructor’s eyes', () => {
+  const incident = (more: object, on = addDays(day, -2)) =>
+    entry(
+      {
+        kind: 'incident',
+        at: `${on}T10:20:00+01:00`,
+        what: ['fall'],
+        head: 'no',
+        bloodThinners: 'no',
+        called: '',
+        note: '',
+        ...more,
+      },
+      on,
+    );
+  test('is a fall of the last twelve months', () => {
+    expect(known([incident({})]).falls.map((f) => [f.content.fellOn, f.content.hurt])).toEqual([
+      [addDays(day, -2), false],
+    ]);
+    expect(known([incident({ what: ['dizzy'] })]).falls).toEqual([]);
+    expect(known([incident({ head: 'yes' })]).falls[0]?.content.headStruck).toBe(true);
+  });
+  test('a fall told of that day stands for it and is not counted twice', () => {
+    const told = fall({ hurt: true }, addDays(day, -2));
+    expect(known([incident({}), told]).falls.map((f) => f.content.hurt)).toEqual([true]);
+  });
+});
+
 describe('more to worry about never gives a better outcome', () => {
   const record = fc.tuple(fc.array(anyEntry, { maxLength: 12 }), fc.array(anyLimiter, { maxLength: 3 }));
   test('another fall', () => {

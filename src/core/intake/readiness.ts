@@ -190,11 +190,22 @@ function limiterAsks(limiter: Limiter, spineHurts: boolean, day: IsoDate, rules:
   return null;
 }
 
-/** The falls of the last twelve months, oldest first. */
+/** The falls of the last twelve months, oldest first; one under an instructor’s eyes is an incident, and counts too. */
 export function fallsIn12Months(entries: readonly Entry[], day: IsoDate): EntryOf<'fall'>[] {
-  return ofKind(entries, 'fall')
+  const told = ofKind(entries, 'fall');
+  const seen = ofKind(entries, 'incident')
+    .filter((i) => i.content.what.includes('fall') && !told.some((f) => f.content.fellOn === i.on))
+    .map(asFall);
+  return [...told, ...seen]
     .filter(({ content }) => content.fellOn <= day && daysBetween(content.fellOn, day) <= 365)
     .sort((a, b) => a.content.fellOn.localeCompare(b.content.fellOn));
+}
+
+/** The sheet asks of the head only; more that comes to light is noted as a fall of that day, which then stands for it. */
+function asFall(incident: EntryOf<'incident'>): EntryOf<'fall'> {
+  const headStruck = incident.content.head === 'yes';
+  const content = { kind: 'fall', fellOn: incident.on, hurt: headStruck, lookedAt: true, headStruck } as const;
+  return { ...incident, content: { ...content, unexplained: false } };
 }
 
 function fallReasons(entries: readonly Entry[], day: IsoDate, rules: ReadinessRules): ReadinessReason[] {

@@ -27,6 +27,8 @@ export interface Rung {
   readonly does: string;
   readonly stance: 'seated' | 'two-foot' | 'split' | 'one-leg';
   readonly floor: boolean;
+  /** One foot slides over the floor. */
+  readonly slides?: true;
   readonly needs: readonly Need[];
   /** Support that the movement fixes; absent where balance decides. */
   readonly support?: { readonly is: Support; readonly words: string };

@@ -21,6 +21,10 @@ export type PlaceNeed =
   | { readonly what: 'mat' | 'pads' | 'fixed-hold' }
   | { readonly what: 'thing'; readonly thing: Thing };
 
+/** What can go wrong by where the work is done; each has its one line in the catalogue’s cautions. */
+export const hazards = ['floor', 'one-leg', 'slide'] as const;
+export type Hazard = (typeof hazards)[number];
+
 /** A test as the instructor picks it: plain data, one folder in the catalogue. */
 export interface Protocol {
   readonly id: string;
@@ -39,6 +43,7 @@ export interface Protocol {
   readonly say: string;
   /** One line each, shown before the start. */
   readonly cautions: readonly string[];
+  readonly hazards?: readonly Hazard[];
   readonly practice: string;
   /** What it takes besides a floor and a stopwatch. */
   readonly place?: readonly PlaceNeed[];

@@ -1,9 +1,12 @@
 import type { ReactNode } from 'react';
+import { cautions } from '../../catalogue/cautions/cautions';
 import { ladders } from '../../catalogue/ladders';
 import { houseRules } from '../../catalogue/rules/house';
+import { hazardsAt } from '../../core/level/hazards';
 import type { Blocker, Level } from '../../core/level/answer';
 import type { Dose } from '../../core/shapes/dose';
 import type { Ladder } from '../../core/shapes/ladder';
+import { HazardMark } from '../drawing/hazardMark';
 import { StateMark } from '../drawing/stateMark';
 import { Stool } from '../drawing/stool';
 import { WallBars } from '../drawing/wallBars';
@@ -63,6 +66,11 @@ export function LevelScreen({ view, confirm }: Props) {
                 <p>{doWords(level, ladder)}</p>
               </div>
             </div>
+            {hazardsAt(ladder, level.rung).map((hazard) => (
+              <p key={hazard} className="mt-2 flex items-center gap-3 font-semibold">
+                <HazardMark hazard={hazard} /> {cautions.byHazard[hazard]}
+              </p>
+            ))}
             {level.missing && (
               <p className="mt-2 flex gap-3 font-semibold">
                 <StateMark mark="watch" silent /> Missing here: {level.missing}
@@ -97,7 +105,13 @@ export function LevelScreen({ view, confirm }: Props) {
           </section>
         )}
       </div>
-      <p className="mt-4 border-t-2 border-rule pt-2 text-sm">{view.levels.cautions.map((c) => c.text).join(' ')}</p>
+      <ul aria-label="Mind" className="mt-4 grid gap-x-10 gap-y-1 border-t-2 border-rule pt-2 lg:grid-cols-2">
+        {view.levels.cautions.map((c) => (
+          <li key={c.id + c.text} className="flex gap-3">
+            <StateMark mark="watch" silent /> {c.text}
+          </li>
+        ))}
+      </ul>
     </>
   );
 }

@@ -3,9 +3,10 @@ import { cautions } from '../../catalogue/cautions/cautions';
 import { measurementError } from '../../core/score/error';
 import { momentsOf } from '../../core/score/rank';
 import type { NormRow } from '../../core/shapes/norms';
-import type { Protocol } from '../../core/shapes/protocol';
+import { hazards, type Protocol } from '../../core/shapes/protocol';
 import { toKit } from '../../core/intake/cupboard';
 import type { Place } from '../../core/shapes/person';
+import { HazardMark } from '../drawing/hazardMark';
 import { StateMark } from '../drawing/stateMark';
 import { ButtonLink } from '../touch/button';
 import { rowWords } from '../words';
@@ -50,6 +51,13 @@ export function LibraryScreen({
             <Cautions title="Stop now" mark="stop" lines={cautions.stopNow} />
             <Cautions title="Ask first" mark="watch" lines={cautions.askFirst} />
             <Cautions title="Always" mark="ready" lines={cautions.always} />
+            <ul className="mt-2 space-y-1">
+              {hazards.map((hazard) => (
+                <li key={hazard} className="flex items-center gap-3">
+                  <HazardMark hazard={hazard} /> {cautions.byHazard[hazard]}
+                </li>
+              ))}
+            </ul>
           </section>
         </div>
       </div>

@@ -99,7 +99,11 @@ function GroupLine({
         onChange={(e) => setTime(e.target.value)}
         className={`num ${box}`}
       />
-      {group && <span className="min-w-28">{people === 1 ? '1 person' : `${people} people`}</span>}
+      {group && (
+        <ButtonLink look="plain" href={`/people?group=${group.id}`} className="min-w-28">
+          {people === 1 ? '1 person' : `${people} people`}
+        </ButtonLink>
+      )}
       {changed && (
         <Button type="submit" look={group ? 'main' : 'line'}>
           {group ? 'Save' : 'Add the group'}

@@ -76,6 +76,9 @@ export function PersonScreen({ view }: { view: PersonView }) {
             <ButtonLink look="plain" href={`/people/${person.id}/intake`}>
               Change the intake
             </ButtonLink>
+            <ButtonLink look="plain" href={`/people/${person.id}/tests`}>
+              Tests open today
+            </ButtonLink>
             <ButtonLink look="plain" href={`/people/${person.id}/record`}>
               All that is noted
             </ButtonLink>

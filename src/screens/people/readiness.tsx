@@ -181,10 +181,9 @@ function Outcome({ answer }: { answer: ReadinessAnswer }) {
             {reasons
               .filter((r) => r.todo === todo)
               .map((r) => (
-                <span key={r.id} className="block">
-                  <b className="inline-block first-letter:uppercase">{r.text}</b>{' '}
-                  <span className="text-sm text-ink-soft">{r.source.cite}</span>
-                </span>
+                <b key={r.id} className="block first-letter:uppercase">
+                  {r.text}
+                </b>
               ))}
             {todo}
           </li>
@@ -197,6 +196,12 @@ function Outcome({ answer }: { answer: ReadinessAnswer }) {
       </ul>
       {asked === 'current' && until && (
         <p className="mt-2">The questions hold until {dayWords(until)}, or until something happens.</p>
+      )}
+      {reasons.length > 0 && (
+        <p className="mt-2 text-sm text-ink-soft">
+          By: {[...new Set(reasons.map((r) => r.source.cite))].join('; ')}
+          {reasons.some((r) => r.source.fromMemory) && ', from memory'}.
+        </p>
       )}
     </section>
   );
@@ -227,8 +232,11 @@ function Clearance({ today, note, record }: Pick<Props, 'today' | 'note' | 'reco
   });
   const box = 'h-12 rounded-md border-2 border-ink bg-board px-3';
   return (
-    <details open={earlier.length > 0} className="border-t-2 border-ink">
-      <summary className="flex min-h-12 cursor-pointer items-center font-bold">A professional’s answer</summary>
+    <details open={earlier.length > 0} className="group">
+      <summary className="flex min-h-12 w-fit cursor-pointer items-center rounded-md border-2 border-ink bg-board px-5 font-bold group-open:w-full group-open:rounded-none group-open:border-x-0 group-open:border-t-0 group-open:bg-transparent group-open:px-0">
+        <span className="group-open:hidden">Write down a professional’s answer</span>
+        <span className="hidden group-open:inline">A professional’s answer</span>
+      </summary>
       <ul>
         {earlier.map((c) => (
           <li key={`${c.on}${c.by}`} className="border-b border-rule py-2">

@@ -57,7 +57,7 @@ export function RecordScreen({ personId, day, days, known, units }: Props) {
             <ul>
               {[...known.entries].reverse().map((e) => (
                 <li key={e.id} className="flex gap-3 border-b border-rule py-1.5">
-                  <span className="num w-28 shrink-0">{dayWords(e.on)}</span>
+                  <span className="num w-32 shrink-0 whitespace-nowrap">{dayWords(e.on)}</span>
                   <span>{entryLine(e.content)}</span>
                 </li>
               ))}

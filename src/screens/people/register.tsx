@@ -19,6 +19,8 @@ export type PeopleDeed =
   | { readonly kind: 'join' | 'leave'; readonly groupId: string };
 
 interface Props {
+  /** The question that is answered at the start. */
+  readonly asks: RegisterQuestion;
   readonly start: RegisterAnswer;
   readonly groups: readonly Group[];
   /** In today's sitting already. */
@@ -68,16 +70,8 @@ const opposite: Partial<Record<PeopleDeed['kind'], PeopleDeed['kind']>> = {
 };
 
 /** Everybody in the register: found as one types, filtered, sorted; several chosen at once for a sitting or a group. */
-export function Register({ start, groups, sitting, deed }: Props) {
-  const [question, setQuestion] = useState<RegisterQuestion>({
-    search: '',
-    filter: 'all',
-    groupId: null,
-    sort: 'name',
-    down: false,
-    offset: 0,
-    limit: step,
-  });
+export function Register({ start, asks, groups, sitting, deed }: Props) {
+  const [question, setQuestion] = useState<RegisterQuestion>(asks);
   const [answer, setAnswer] = useState<RegisterAnswer>(start);
   const [unreached, setUnreached] = useState(false);
   const [chosen, setChosen] = useState<ReadonlyMap<string, string>>(new Map());

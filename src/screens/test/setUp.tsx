@@ -2,6 +2,8 @@
 import { useLayoutEffect, useState } from 'react';
 import type { Protocol } from '../../core/shapes/protocol';
 import { walkingAids, type WalkingAid } from '../../core/shapes/facts';
+import { cautions } from '../../catalogue/cautions/cautions';
+import { HazardMark } from '../drawing/hazardMark';
 import { StateMark } from '../drawing/stateMark';
 import { Button, ButtonLink } from '../touch/button';
 import { aidWords } from '../words';
@@ -68,6 +70,11 @@ export function SetUpScreen({ person, known, held, checkAgain, protocol, emergen
             ) : (
               <ButtonLink look="line" href={`/people/${person.id}/readiness`} hard>
                 See what is noted
+              </ButtonLink>
+            )}
+            {known.readiness.outcome === 'ask-first' && (
+              <ButtonLink look="line" href={`/people/${person.id}/tests`} hard>
+                What stays open
               </ButtonLink>
             )}
             {checkAgain && (
@@ -144,6 +151,11 @@ export function SetUpScreen({ person, known, held, checkAgain, protocol, emergen
             </p>
             <h2 className="border-b-2 border-ink pb-1 text-lg font-bold">Mind</h2>
             <ul className="mt-2 space-y-2">
+              {(protocol.hazards ?? []).map((hazard) => (
+                <li key={hazard} className="flex items-center gap-3 font-semibold">
+                  <HazardMark hazard={hazard} /> {cautions.byHazard[hazard]}
+                </li>
+              ))}
               {[...protocol.cautions, ...person.cautions, ...known.readiness.limits, ...careWords(known)].map(
                 (line) => (
                   <li key={line} className="flex gap-3">

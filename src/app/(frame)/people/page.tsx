@@ -9,12 +9,17 @@ import { doWithPeople } from './actions';
 
 export const metadata: Metadata = { title: 'People' };
 
-export default async function PeoplePage() {
+export default async function PeoplePage({ searchParams }: { searchParams: Promise<{ group?: string }> }) {
   const db = await theRegister();
+  const groups = await readGroups(db);
+  const { group } = await searchParams;
+  const asks = { ...wholeRegister, groupId: groups.find((g) => g.id === group)?.id ?? null };
   return (
     <Register
-      start={await askRegister(db, wholeRegister, today())}
-      groups={await readGroups(db)}
+      key={asks.groupId}
+      asks={asks}
+      start={await askRegister(db, asks, today())}
+      groups={groups}
       sitting={await readSitting(db, today())}
       deed={doWithPeople}
     />

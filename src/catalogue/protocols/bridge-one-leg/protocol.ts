@@ -14,6 +14,7 @@ export const bridgeOneLeg = {
   setUp: ['Mat.'],
   say: 'Lift by the hips, keep the pelvis level.',
   cautions: ['Only for those who manage the floor.'],
+  hazards: ['floor'],
   practice: 'One lift.',
   place: [{ what: 'mat' }],
   source: sources.practice.cite,

@@ -14,6 +14,7 @@ export const floorTransfer = {
   setUp: ['Chair beside, a pad to kneel on, a second person.'],
   say: 'Go down and come back up your own safe way.',
   cautions: ['A second person is needed.'],
+  hazards: ['floor'],
   practice: 'Shown, not tried.',
   place: [{ what: 'mat' }, { what: 'chair', fromCm: 35, toCm: 60 }],
   source: sources.practice.cite,

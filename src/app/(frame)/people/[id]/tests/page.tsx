@@ -1,0 +1,19 @@
+import { theRegister } from '../../../../../database/theRegister';
+import { PersonHead } from '../../../../../screens/people/personHead';
+import { TestsScreen } from '../../../../../screens/people/testsPage';
+import { testsToday } from '../../../../../use-cases/testsToday';
+import { thePerson, type PersonParams } from '../person';
+
+export async function generateMetadata(context: PersonParams) {
+  return { title: `Tests open to ${(await thePerson(context)).person.name}` };
+}
+
+export default async function TestsPage(context: PersonParams) {
+  const view = await thePerson(context);
+  return (
+    <>
+      <PersonHead {...view} here="test" />
+      <TestsScreen personId={view.person.id} tests={await testsToday(await theRegister(), view)} />
+    </>
+  );
+}

@@ -1,0 +1,11 @@
+import { limiterRows } from '../catalogue/limiters/limiters';
+import { protocols } from '../catalogue/protocols';
+import { testsOpen, type TestOpen } from '../core/intake/testsOpen';
+import type { PersonView } from '../core/personView';
+import type { Register } from '../database/connection';
+import { readPlace } from './places';
+
+/** Every test with what closes it for this person in this hall today. */
+export async function testsToday(db: Register, { known }: PersonView): Promise<TestOpen[]> {
+  return testsOpen(protocols, known, limiterRows, (await readPlace(db)).cupboard);
+}
