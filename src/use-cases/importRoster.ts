@@ -10,9 +10,9 @@ import {
   matchColumns,
   readRow,
   readTable,
-  rosterFields,
   type Columns,
   type DateOrder,
+  type RosterField,
   type RosterTable,
 } from '../formats/roster';
 import { parse, type FieldError } from '../schemas/parse';
@@ -102,13 +102,13 @@ async function readRoster(db: Register, text: string, choice: RosterChoice, toda
   return { preview: { ...preview, stop: rows.length === 0 ? 'There is no row that can be taken.' : null }, rows };
 }
 
-const fieldNames: Readonly<Record<string, string>> = {
-  '/name': 'Name',
-  '/birthDate': 'Birth date',
-  '/normTable': 'Norm table',
-  '/heightCm': 'Height',
-  '/massKg': 'Mass',
-  '/group': 'Group',
+const fieldNames: Readonly<Record<string, readonly [title: string, field: RosterField]>> = {
+  '/name': ['Name', 'name'],
+  '/birthDate': ['Birth date', 'birthDate'],
+  '/normTable': ['Norm table', 'normTable'],
+  '/heightCm': ['Height', 'height'],
+  '/massKg': ['Mass', 'mass'],
+  '/group': ['Group', 'group'],
 };
 
 /** One fault a field says enough. */
@@ -117,13 +117,13 @@ const firstOfEach = (errors: readonly FieldError[]): FieldError[] => [
 ];
 
 const said = ({ path, message }: FieldError, cell: string): string => {
-  const words = /^[A-Z]/.test(message) ? message : `${fieldNames[path] ?? path} ${message}.`;
+  const words = /^[A-Z]/.test(message) ? message : `${fieldNames[path]?.[0] ?? path} ${message}.`;
   return cell === '' ? words : `“${cell}”: ${words}`;
 };
 
 /** What the file says where the fault is, cut short. */
 function cellOf({ path }: FieldError, row: readonly string[] | undefined, columns: Columns): string {
-  const field = rosterFields.find((f) => `/${f}` === path);
+  const field = fieldNames[path]?.[1];
   const cell = (field && row?.[columns[field] ?? -1]?.trim()) ?? '';
   return cell.length > 24 ? `${cell.slice(0, 23)}…` : cell;
 }
