@@ -143,6 +143,13 @@ export async function says(page: Page, selector: string, words: string): Promise
   );
 }
 
+/** Answers the check of the day for somebody well, and waits for what to put up. */
+export async function wellToday(page: Page): Promise<void> {
+  await page.waitForSelector('[data-testid=day-check]');
+  await page.keyboard.press('Space');
+  await says(page, 'main', 'Put up');
+}
+
 /** Waits until the clock of the lane has run this far. */
 export async function laneAt(page: Page, secondsGone: number): Promise<void> {
   await page.waitForFunction(

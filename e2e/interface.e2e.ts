@@ -306,7 +306,12 @@ describe('PUT /api/v1/attempts', () => {
   beforeAll(() => {
     const db = new SQLite(file);
     for (const id of ['person-a', 'person-b'])
-      db.prepare('insert into person values (?, ?, ?, ?, ?)').run(id, id, '1950-05-06', null, '2026-03-01');
+      db.prepare('insert into person (id, name, birth_date, added_at) values (?, ?, ?, ?)').run(
+        id,
+        id,
+        '1950-05-06',
+        '2026-03-01',
+      );
     db.close();
   });
   test('201 at first, 200 after, with the derived result; sent twice it is there once', async () => {

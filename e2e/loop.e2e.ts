@@ -1,7 +1,17 @@
 import { join } from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, expect, test } from 'vitest';
-import { laneAt, says, startBrowser, startServer, temporaryFolder, textOf, watchedPage, type Server } from './harness';
+import {
+  laneAt,
+  says,
+  startBrowser,
+  startServer,
+  temporaryFolder,
+  textOf,
+  watchedPage,
+  wellToday,
+  type Server,
+} from './harness';
 
 const folder = temporaryFolder();
 const file = join(folder.path, 'register.sqlite');
@@ -95,11 +105,17 @@ test('by keyboard alone: add a person, test, score, level, and 60 days later a s
   await page.keyboard.press('End');
   await page.keyboard.press('Backspace');
   await page.keyboard.press('Enter');
+  // Active, and six times no: the focus goes on by itself and ends on the button.
+  await page.waitForFunction(() => document.activeElement?.id === 'q-active');
+  for (const letter of 'ynnnnnn') await page.keyboard.press(letter as 'y' | 'n');
+  await page.waitForFunction(() => document.activeElement?.id === 'save-answers');
+  await says(page, '[data-testid=outcome-words]', 'ready');
+  await page.keyboard.press('Enter');
   await says(page, '[data-testid=next]', 'Run the 30-second chair stand');
   const personUrl = page.url();
 
   await page.keyboard.press('n');
-  await page.waitForFunction(() => document.body.textContent.includes('Put up'));
+  await wellToday(page);
   await page.keyboard.press('Space');
   await countStands(
     page,
@@ -133,7 +149,7 @@ test('by keyboard alone: add a person, test, score, level, and 60 days later a s
   await page.goto(personUrl.replace(/^http:\/\/[^/]+/, server.url), { waitUntil: 'networkidle0' });
   await says(page, '[data-testid=next]', 'the retest is due');
   await page.keyboard.press('n');
-  await page.waitForFunction(() => document.body.textContent.includes('Put up'));
+  await wellToday(page);
   await page.keyboard.press('Space');
   await countStands(
     page,
@@ -172,9 +188,13 @@ test('by touch alone, on an upright tablet: the same loop, with hands used and a
   await page.keyboard.type('05061954');
   await tap('men');
   await tap('numb feet');
-  await tap('Save this person');
+  await tap('Save, then the questions');
+  await page.waitForSelector('#q-active');
+  for (let n = 1; n <= 7; n++) await page.tap(`[aria-label="No to question ${n}"]`);
+  await tap('Save the answers');
   await says(page, '[data-testid=next]', 'Run the 30-second chair stand');
   await tap('Set up the test');
+  await tap('Nothing of it: all well');
   await tap('To the practice');
   const tapLane = () => page.touchscreen.tap(410, 500);
   await page.waitForSelector('[data-testid=practice]');
@@ -213,6 +233,7 @@ test('by touch alone, on an upright tablet: the same loop, with hands used and a
   await page.setViewport({ width: 820, height: 1180, hasTouch: true });
   await page.goto(personUrl.replace(/^http:\/\/[^/]+/, server.url), { waitUntil: 'networkidle0' });
   await tap('Set up the test');
+  await tap('Nothing of it: all well');
   await tap('To the practice');
   await page.waitForSelector('[data-testid=practice]');
   await tap('Start: 3, 2, 1, go');

@@ -9,6 +9,7 @@ import {
   startServer,
   temporaryFolder,
   watchedPage,
+  wellToday,
   type Server,
   type Watched,
 } from './harness';
@@ -77,7 +78,19 @@ const screens: [string, () => string][] = [
   ['people', () => '/people'],
   ['add a person', () => '/people/new'],
   ['a person', odile('')],
+  ['walk-in', () => '/people/walk-in'],
+  ['groups', () => '/people/groups'],
+  ['import', () => '/people/import'],
   ['intake', odile('/intake')],
+  ['intake of a walk-in', () => `/people/${ids['Maud Jessop'] ?? ''}/intake`],
+  ['questions', odile('/readiness')],
+  ['questions, ask first', () => `/people/${ids['Ruben Sastry'] ?? ''}/readiness`],
+  ['questions, answered by a professional', () => `/people/${ids['Lise Havgaard'] ?? ''}/readiness`],
+  ['note to a professional', () => `/people/${ids['Ruben Sastry'] ?? ''}/note`],
+  ['all that is noted', odile('/record')],
+  ['put aside or erase', odile('/leave')],
+  ['tests open', odile('/tests')],
+  ['tests open, ask first', () => `/people/${ids['Ruben Sastry'] ?? ''}/tests`],
   ['score', odile('/scores')],
   ['level', odile('/levels')],
   ['retest', odile('/retest')],
@@ -88,7 +101,7 @@ const screens: [string, () => string][] = [
   ['norm table open, score', () => `/people/${ids['Yvonne Caddick'] ?? ''}/scores`],
   ['not tested, score', () => `/people/${ids['Maud Jessop'] ?? ''}/scores`],
   ['choose a person', () => '/test'],
-  ['set up', () => `/test?person=${ids['Odile Brandvoll'] ?? ''}`],
+  ['check of the day', () => `/test?person=${ids['Odile Brandvoll'] ?? ''}`],
   ['set up held', () => `/test?person=${ids['Ruben Sastry'] ?? ''}`],
   ['scores of all', () => '/scores'],
   ['levels of all', () => '/levels'],
@@ -121,6 +134,8 @@ test('the lane: axe finds nothing, targets are 96 px and up, and the strip is al
   const { page } = watched;
   await page.setViewport({ width: 1280, height: 800 });
   await page.goto(`${server.url}/test?person=${ids['Odile Brandvoll'] ?? ''}`, { waitUntil: 'networkidle0' });
+  await wellToday(page);
+  expect((await findings(page)).violations).toEqual([]);
   await page.keyboard.press('Space');
   await page.waitForSelector('[data-testid=practice]');
   expect((await findings(page)).violations).toEqual([]);
@@ -195,19 +210,44 @@ test('/ finds a person from anywhere', async () => {
   await page.waitForFunction((id) => location.pathname === `/people/${id}`, {}, ids['Agnes Tverrå'] ?? '');
 });
 
-test('the cupboard: a new chair is there for the levels, a half centimetre is refused in its place', async () => {
+test('the cupboard: what is changed is drawn at once and there for the levels; a half centimetre is refused in its place', async () => {
   const { page } = watched;
   await page.goto(`${server.url}/library/cupboard`, { waitUntil: 'networkidle0' });
-  await page.click('#chairs', { count: 3 });
-  await page.keyboard.type('43.5');
+  const seat = '[aria-label="Seat of chair 1, cm"]';
+  const retype = async (text: string) => {
+    await page.click(seat, { count: 3 });
+    await page.keyboard.type(text);
+  };
+  await retype('43.5');
   await page.keyboard.press('Enter');
-  await page.waitForFunction(() =>
-    (document.querySelector('#chairs-fault')?.textContent ?? '').includes('whole number'),
-  );
-  await page.click('#chairs', { count: 3 });
-  await page.keyboard.type('44 47');
+  await page.waitForFunction(() => document.body.textContent.includes('Nothing was saved yet'));
+  expect(await page.evaluate(() => document.body.textContent)).toContain('whole number');
+  await retype('38');
+  expect(await page.$eval('main svg[role=img]', (svg) => svg.getAttribute('aria-label'))).toContain('38');
   await page.keyboard.press('Enter');
-  await page.waitForFunction(
-    () => location.pathname === '/library' && document.body.textContent.includes('44 cm, 47 cm'),
-  );
+  await page.waitForFunction(() => location.pathname === '/library' && document.body.textContent.includes('38 cm, '));
+});
+
+test('in feet, inches and pounds: shown so, typed so, kept in SI', async () => {
+  const { page } = watched;
+  const path = `${server.url}/people/${ids['Kees Oudraad'] ?? ''}`;
+  const units = async (value: string) => {
+    await page.goto(`${server.url}/library/cupboard`, { waitUntil: 'networkidle0' });
+    await page.select('select', value);
+    await page.click('button[type=submit]');
+    await page.waitForFunction(() => location.pathname === '/library');
+  };
+  await units('us');
+  await page.goto(`${path}/intake`, { waitUntil: 'networkidle0' });
+  expect(await page.$eval('#heightCm', (e) => (e as HTMLInputElement).value)).toBe('5 ft 8.5 in');
+  await page.click('#heightCm', { count: 3 });
+  await page.keyboard.type("5'10");
+  await page.click('button[type=submit]');
+  await page.waitForFunction((p) => location.href === p, {}, path);
+  await page.waitForFunction(() => document.body.textContent.includes('5 ft 10 in'));
+  await units('metric');
+  const person = (await (await fetch(`${server.url}/api/v1/people/${ids['Kees Oudraad'] ?? ''}`)).json()) as {
+    intake: { heightCm: number };
+  };
+  expect(person.intake.heightCm).toBe(177.8);
 });

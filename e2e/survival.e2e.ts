@@ -11,6 +11,7 @@ import {
   temporaryFolder,
   until,
   watchedPage,
+  wellToday,
   type Server,
 } from './harness';
 
@@ -39,21 +40,28 @@ function addPerson(name: string): string {
   const db = new SQLite(file);
   const id = `person-${name}`;
   const facts = {
-    heightCm: 170,
-    massKg: 70,
-    seatHeightCm: 43,
-    readiness: 'ready',
-    readinessWhy: '',
-    limiters: [],
-    falls12m: 0,
-    injuredInFall: false,
-    walkingAid: 'none',
-    aidIndoors: false,
-    sitsUnsupported: true,
-    heelDownAtTarget: false,
-    classesSoFar: 2,
+    ...{ heightCm: 170, massKg: 70, shankCm: null, kneecapCm: null, hipBoneCm: null, seatHeightCm: 43 },
+    ...{ limiters: [], aidOutdoors: 'none', aidIndoors: 'none', sitsUnsupported: true, heelDownAtTarget: false },
+    ...{ classesSoFar: 2, medicines: '', bloodThinners: false, sugarLowering: false, toComplete: [] },
+    contact: { name: '', phone: '' },
+    clinician: { name: '', phone: '' },
   };
-  db.prepare('insert into person values (?, ?, ?, ?, ?)').run(id, name, '1950-05-06', 'female', '2026-03-01');
+  const no = { disease: false, symptoms: false, uncontrolled: false, operation: false, changed: false, wasting: false };
+  db.prepare('insert into person (id, name, birth_date, norm_table, added_at) values (?, ?, ?, ?, ?)').run(
+    id,
+    name,
+    '1950-05-06',
+    'female',
+    '2026-03-01',
+  );
+  db.prepare('insert into entry values (?, ?, ?, ?, ?, ?)').run(
+    `entry-${name}`,
+    id,
+    '2026-03-01',
+    '2026-03-01',
+    'screening',
+    JSON.stringify({ kind: 'screening', answers: { active: true, ...no } }),
+  );
   db.prepare('insert into intake values (?, ?, ?, ?, ?)').run(
     `intake-${name}`,
     id,
@@ -80,6 +88,7 @@ function stored(personId: string): { state: string; counted: number; gapMs: numb
 
 async function startTest(page: Page, personId: string): Promise<void> {
   await page.goto(`${server.url}/test?person=${personId}`, { waitUntil: 'networkidle0' });
+  await wellToday(page);
   await page.keyboard.press('Space');
   await page.waitForSelector('[data-testid=practice]');
   await page.keyboard.press('Enter');

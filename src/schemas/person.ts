@@ -13,7 +13,7 @@ export const personName = () =>
     .trim()
     .min(2, 'Write a name of at least two letters.')
     .max(80, 'Write a name of at most 80 letters.')
-    .required('Write a name.');
+    .defined('Write a name.');
 
 export const birthDate = (today: string) =>
   typedDay()

@@ -1,4 +1,5 @@
 'use client';
+import { X } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useState, type ReactNode } from 'react';
 import { missingFor, thingWords, toKit } from '../../core/intake/cupboard';
@@ -38,7 +39,8 @@ export function CupboardScreen({ place, save }: Props) {
   const [weights, setWeights] = useState(place.cupboard.weightsKg.join(' '));
   const [faults, setFaults] = useState<readonly FieldError[]>([]);
   const put = (more: Partial<Cupboard>) => setCupboard((c) => ({ ...c, ...more }));
-  const faultAt = (path: string) => faults.find((f) => f.path === path || f.path.startsWith(`${path}/`))?.message;
+  const faultAt = (path: string) =>
+    faults.find((f) => f.path === path || (path !== '' && f.path.startsWith(`${path}/`)))?.message;
   const weightsKg = weights
     .split(/[;\s]+/)
     .filter((w) => w !== '')
@@ -205,15 +207,15 @@ export function CupboardScreen({ place, save }: Props) {
           <Heading>To hold, lift and lie on</Heading>
           <div className="grid grid-cols-2 gap-x-4">
             {counted.map(([name, words]) => (
-              <label key={name} className="flex min-h-12 items-center justify-between gap-2 border-b border-rule">
-                {words}
+              <div key={name} className="flex min-h-12 items-center justify-between gap-2 border-b border-rule">
+                <span aria-hidden>{words}</span>
                 <NumberBox label={words} value={cupboard[name]} set={(n) => put({ [name]: n })} />
-              </label>
+              </div>
             ))}
-            <label className="flex min-h-12 items-center justify-between gap-2 border-b border-rule">
-              free walkway, m
+            <div className="flex min-h-12 items-center justify-between gap-2 border-b border-rule">
+              <span aria-hidden>free walkway, m</span>
               <NumberBox label="free walkway, m" value={cupboard.walkwayM} set={(walkwayM) => put({ walkwayM })} />
-            </label>
+            </div>
           </div>
           <label className="mt-2 block">
             Weights, kg
@@ -298,9 +300,9 @@ function Rows<T extends object>({
                 type="button"
                 aria-label={`Take out line ${i + 1}`}
                 onClick={() => change(list.filter((_, n) => n !== i))}
-                className="ml-auto min-h-11 min-w-11 cursor-pointer text-xl font-bold"
+                className="ml-auto flex min-h-11 min-w-11 cursor-pointer items-center justify-center"
               >
-                ×
+                <X aria-hidden />
               </button>
             </div>
             <p className="text-sm font-semibold text-stop">{fault(i)}</p>

@@ -30,7 +30,7 @@ export function LibraryScreen({
       <h1 className="text-2xl font-extrabold">Library</h1>
       <div className="mt-3 grid gap-x-12 gap-y-8 lg:grid-cols-[1.35fr_1fr]">
         <NormTable protocol={protocol} normsVersion={normsVersion} />
-        <div className="space-y-8">
+        <div className="min-w-0 space-y-8">
           <section aria-labelledby="cupboard">
             <Heading id="cupboard">The cupboard of {place.name}</Heading>
             <p className="mt-2">

@@ -95,38 +95,39 @@ export function ReadinessScreen({ personId, today, record, note }: Props) {
         </h2>
         <ol ref={list}>
           {questions.map((q, i) => (
-            <li
-              key={q.id}
-              id={`q-${q.id}`}
-              // Takes the letters while the eyes are on the person.
-              tabIndex={0}
-              role="group"
-              aria-label={`Question ${i + 1}`}
-              autoFocus={i === 0 && !current}
-              onKeyDown={(event) => {
-                const letter = event.key.toLowerCase();
-                if (event.ctrlKey || event.metaKey || event.altKey || (letter !== 'y' && letter !== 'n')) return;
-                event.preventDefault();
-                event.stopPropagation();
-                answer(q.id, letter === 'y');
-              }}
-              className="grid grid-cols-[1.6rem_1fr_auto] items-center gap-x-2 border-b border-rule py-1.5 focus:bg-board"
-            >
-              <span className="num text-ink-soft">{i + 1}</span>
-              <p>{q.asks}</p>
-              <div className="flex gap-2">
-                {([true, false] as const).map((yes) => (
-                  <button
-                    key={String(yes)}
-                    type="button"
-                    aria-pressed={answers[q.id] === yes}
-                    aria-label={`${yes ? 'Yes' : 'No'} to question ${i + 1}`}
-                    onClick={() => answer(q.id, yes)}
-                    className={`min-h-12 w-16 cursor-pointer rounded-md border-2 border-ink font-bold ${answers[q.id] === yes ? 'bg-ink text-board' : 'bg-board'}`}
-                  >
-                    {yes ? 'yes' : 'no'}
-                  </button>
-                ))}
+            <li key={q.id} className="border-b border-rule">
+              <div
+                id={`q-${q.id}`}
+                // Takes the letters while the eyes are on the person.
+                tabIndex={0}
+                role="group"
+                aria-label={`Question ${i + 1}`}
+                autoFocus={i === 0 && !current}
+                onKeyDown={(event) => {
+                  const letter = event.key.toLowerCase();
+                  if (event.ctrlKey || event.metaKey || event.altKey || (letter !== 'y' && letter !== 'n')) return;
+                  event.preventDefault();
+                  event.stopPropagation();
+                  answer(q.id, letter === 'y');
+                }}
+                className="grid grid-cols-[1.6rem_1fr_auto] items-center gap-x-2 py-1.5 focus:bg-board"
+              >
+                <span className="num text-ink-soft">{i + 1}</span>
+                <p>{q.asks}</p>
+                <div className="flex gap-2">
+                  {([true, false] as const).map((yes) => (
+                    <button
+                      key={String(yes)}
+                      type="button"
+                      aria-pressed={answers[q.id] === yes}
+                      aria-label={`${yes ? 'Yes' : 'No'} to question ${i + 1}`}
+                      onClick={() => answer(q.id, yes)}
+                      className={`min-h-12 w-16 cursor-pointer rounded-md border-2 border-ink font-bold ${answers[q.id] === yes ? 'bg-ink text-board' : 'bg-board'}`}
+                    >
+                      {yes ? 'yes' : 'no'}
+                    </button>
+                  ))}
+                </div>
               </div>
             </li>
           ))}

@@ -94,6 +94,11 @@ export function Register({ start, asks, groups, sitting, deed }: Props) {
     return () => asking.abort();
   }, [question, round]);
 
+  const askMore = () =>
+    void fetchLines({ ...question, offset: answer.lines.length, limit: step }).then((got) => {
+      setUnreached(got === null);
+      if (got) setAnswer((a) => ({ ...got, lines: [...a.lines, ...got.lines] }));
+    });
   const ask = (more: Partial<RegisterQuestion>) => setQuestion((q) => ({ ...q, limit: step, ...more }));
   const groupNames = new Map(groups.map((g) => [g.id, g.name]));
   const seated = new Set(sitting);
@@ -307,11 +312,7 @@ export function Register({ start, asks, groups, sitting, deed }: Props) {
             </p>
           )}
           {answer.total > answer.lines.length && (
-            <Button
-              look="line"
-              className="mt-3"
-              onClick={() => setQuestion((q) => ({ ...q, limit: Math.min(200, q.limit + step) }))}
-            >
+            <Button look="line" className="mt-3" onClick={askMore}>
               Show more: {answer.total - answer.lines.length} not shown
             </Button>
           )}

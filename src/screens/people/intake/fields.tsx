@@ -8,7 +8,7 @@ const legend = 'mb-2 block w-full border-b-2 border-ink pb-1 text-lg font-bold';
 
 export function Part({ title, about, children }: { title: string; about?: string; children: ReactNode }) {
   return (
-    <fieldset>
+    <fieldset className="min-w-0">
       <legend className={legend}>
         {title}
         {about && <span className="ml-3 text-base font-normal text-ink-soft">{about}</span>}
@@ -30,7 +30,7 @@ export function Field({
   children: ReactNode;
 }) {
   return (
-    <div className="min-h-[92px]">
+    <div className="min-h-[92px] max-w-full">
       <label htmlFor={name} className="font-semibold">
         {label}
       </label>

@@ -137,7 +137,7 @@ export function IntakeForm({ today, units, start, asked, notedFalls, save, isNew
         </div>
       )}
       <div className="mt-4 grid items-start gap-x-10 gap-y-6 lg:grid-cols-[1fr_330px]">
-        <div className="space-y-6">
+        <div className="min-w-0 space-y-6">
           <Part title="Who">
             <div className="flex flex-wrap gap-x-5">
               <Field label="Name" name="name" fault={faultOf('name')}>

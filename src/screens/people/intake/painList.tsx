@@ -31,7 +31,7 @@ export function PainList({ pains, change, asked, today }: Props) {
   const set = (pain: Pain) => change([...pains.filter((p) => !same(p, pain)), pain]);
   return (
     <div className="flex flex-wrap gap-x-8 gap-y-4">
-      <div className="flex gap-4">
+      <div className="flex flex-wrap gap-4">
         {(['front', 'back'] as const).map((view) => (
           <BodyFigure
             key={view}
@@ -83,7 +83,7 @@ export function PainList({ pains, change, asked, today }: Props) {
                 <Button
                   look="plain"
                   onClick={() => change(pains.filter((p) => !same(p, pain)))}
-                  aria-label={`${place} no longer hurts`}
+                  aria-label={`gone: ${place} no longer hurts`}
                 >
                   gone
                 </Button>
