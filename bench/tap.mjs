@@ -19,6 +19,9 @@ export async function tapBench({ browser, url, personId }) {
   bare.close();
   const onLane = await measure(browser, async (page) => {
     await page.goto(`${url}/test?person=${personId}`, { waitUntil: 'networkidle0' });
+    await page.waitForSelector('[data-testid=day-check]');
+    await page.keyboard.press('Space');
+    await page.waitForSelector('#seat-fault');
     await page.keyboard.press('Space');
     await page.waitForSelector('[data-testid=practice]');
     await page.keyboard.press('Enter');

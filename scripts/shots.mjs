@@ -19,6 +19,11 @@ const aside = new Set([
   'groups',
   'record',
   'library',
+  'add-person',
+  'note',
+  'tests',
+  'choose-person',
+  'hall-levels',
 ]);
 mkdirSync(target, { recursive: true });
 
@@ -38,6 +43,7 @@ await withDemo(async ({ browser, url, idOf }) => {
     'walk-in': () => visit('/people/walk-in'),
     readiness: () => visit(`/people/${ruben}/readiness`),
     note: () => visit(`/people/${ruben}/note`),
+    tests: () => visit(`/people/${ruben}/tests`),
     record: () => visit(`/people/${odile}/record`),
     leave: () => visit(`/people/${odile}/leave`),
     groups: () => visit('/people/groups'),

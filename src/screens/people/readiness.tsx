@@ -1,6 +1,6 @@
 'use client';
 import { useRouter } from 'next/navigation';
-import { useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { knownOn } from '../../core/intake/known';
 import { clearanceAnswers, type ClearanceAnswer, type PersonRecord, type QuestionId } from '../../core/shapes/intake';
 import type { ReadinessAnswer } from '../../core/shapes/readiness';
@@ -54,12 +54,9 @@ export function ReadinessScreen({ personId, today, record, note }: Props) {
     setTouched(true);
     setAnswers((a) => ({ ...a, [id]: yes }));
     const next = questions[questions.findIndex((q) => q.id === id) + 1];
-    requestAnimationFrame(() =>
-      (next
-        ? list.current?.querySelector<HTMLElement>(`#q-${next.id}`)
-        : document.getElementById('save-answers')
-      )?.focus(),
-    );
+    // At once, so that the next letter, however quick, meets the next question; the button opens with this answer.
+    if (next) list.current?.querySelector<HTMLElement>(`#q-${next.id}`)?.focus();
+    else requestAnimationFrame(() => document.getElementById('save-answers')?.focus());
   };
   // What these answers would give, as if they were noted now.
   const tried = touched
@@ -75,6 +72,10 @@ export function ReadinessScreen({ personId, today, record, note }: Props) {
         readinessRules,
       )
     : known;
+  // To be put: the letters work at once, without a tap first.
+  useEffect(() => {
+    if (!current) list.current?.querySelector<HTMLElement>('[id^=q-]')?.focus({ preventScroll: true });
+  }, [current]);
   const save = useOneAtATime(async () => {
     const saved = await note({ kind: 'screening', answers }, key).catch(() => null);
     if (saved?.kind === 'created' || saved?.kind === 'known') {
@@ -102,7 +103,6 @@ export function ReadinessScreen({ personId, today, record, note }: Props) {
                 tabIndex={0}
                 role="group"
                 aria-label={`Question ${i + 1}`}
-                autoFocus={i === 0 && !current}
                 onKeyDown={(event) => {
                   const letter = event.key.toLowerCase();
                   if (event.ctrlKey || event.metaKey || event.altKey || (letter !== 'y' && letter !== 'n')) return;
