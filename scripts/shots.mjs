@@ -22,6 +22,7 @@ const aside = new Set([
   'add-person',
   'note',
   'tests',
+  'tests-held',
   'choose-person',
   'hall-levels',
 ]);
@@ -43,7 +44,8 @@ await withDemo(async ({ browser, url, idOf }) => {
     'walk-in': () => visit('/people/walk-in'),
     readiness: () => visit(`/people/${ruben}/readiness`),
     note: () => visit(`/people/${ruben}/note`),
-    tests: () => visit(`/people/${ruben}/tests`),
+    tests: () => visit(`/people/${odile}/tests`),
+    'tests-held': () => visit(`/people/${ruben}/tests`),
     record: () => visit(`/people/${odile}/record`),
     leave: () => visit(`/people/${odile}/leave`),
     groups: () => visit('/people/groups'),

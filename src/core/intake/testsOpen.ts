@@ -25,7 +25,8 @@ export function testsOpen(
     const limiters = inForce
       .filter(({ row }) => row.closesTests.includes(protocol.id))
       .map(({ row, limiter }) => (limiter.unasked ? `${row.title}: not asked yet` : row.title));
-    return { protocol, closedBy: [...held, ...new Set(limiters), ...missingFor(protocol, cupboard)] };
+    const notHere = missingFor(protocol, cupboard).map((thing) => `not in this hall: ${thing}`);
+    return { protocol, closedBy: [...held, ...new Set(limiters), ...notHere] };
   });
 }
 

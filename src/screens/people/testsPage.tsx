@@ -9,6 +9,12 @@ import { ButtonLink } from '../touch/button';
 export function TestsScreen({ personId, tests }: { personId: string; tests: readonly TestOpen[] }) {
   const open = tests.filter((t) => t.closedBy.length === 0);
   const closed = tests.filter((t) => t.closedBy.length > 0);
+  // One reason often closes many: it is said once, with all that it closes.
+  const reasons = new Map<string, string[]>();
+  for (const { protocol, closedBy } of closed) {
+    const why = closedBy.join('; ');
+    reasons.set(why, [...(reasons.get(why) ?? []), protocol.short]);
+  }
   return (
     <div className="mt-4 grid items-start gap-x-10 gap-y-6 lg:grid-cols-[1.25fr_1fr]">
       <section aria-labelledby="open">
@@ -43,12 +49,12 @@ export function TestsScreen({ personId, tests }: { personId: string; tests: read
           Left out today <span className="num ml-2 font-normal">{closed.length}</span>
         </Head>
         <ul>
-          {closed.map(({ protocol, closedBy }) => (
-            <li key={protocol.id} className="flex min-h-12 items-start gap-3 border-b border-rule py-1.5">
-              <StateMark mark="stop" silent />
+          {[...reasons].map(([why, titles]) => (
+            <li key={why} className="flex min-h-12 items-start gap-3 border-b border-rule py-2">
+              <StateMark mark={why.includes('not today') ? 'stop' : 'watch'} silent />
               <div>
-                <b>{protocol.title}</b>
-                <p>{closedBy.join('; ')}</p>
+                <b className="block first-letter:uppercase">{why}</b>
+                <p>{titles.join(' · ')}</p>
               </div>
             </li>
           ))}
