@@ -45,20 +45,39 @@ const plain = (head: string): string =>
 
 export interface RosterTable {
   readonly heads: readonly string[];
-  readonly rows: readonly (readonly string[])[];
-  /** Faults of the file as such, with the line of each. */
-  readonly faults: readonly { readonly line: number; readonly message: string }[];
+  readonly rows: readonly RosterTableRow[];
+}
+
+export interface RosterTableRow {
+  readonly cells: readonly string[];
+  /** Line of the file on which the row begins, from 1, as an editor counts them. */
+  readonly line: number;
+  /** What is wrong with the row as such. */
+  readonly fault: string | null;
 }
 
 /** Rows of a file with a head line; the separator is found by itself. A byte order mark and empty lines are left out. */
 export function readTable(text: string): RosterTable {
-  const { data, errors } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
-  const [head = [], ...rows] = data;
-  const faults = errors
-    // Whether a file of one column has a separator cannot be told, and does not matter.
-    .filter((e) => e.code !== 'UndetectableDelimiter')
-    .map((e) => ({ line: (e.row ?? 0) + 1, message: faultWords[e.code] ?? e.message }));
-  return { heads: head.map((h) => h.trim()), rows, faults };
+  // One kind of line break, as files put together by hand mix them.
+  const plainText = text.replace(/^\uFEFF/, '').replace(/\r\n?/g, '\n');
+  // Empty lines would mislead the search for the separator, and are wanted afterwards to count lines.
+  const { delimiter } = Papa.parse<string[]>(plainText, { preview: 20, skipEmptyLines: 'greedy' }).meta;
+  const { data, errors } = Papa.parse<string[]>(plainText, { delimiter });
+  const faults = new Map(
+    errors
+      // Whether a file of one column has a separator cannot be told, and does not matter.
+      .filter((e) => e.code !== 'UndetectableDelimiter')
+      .map((e) => [e.row ?? 0, faultWords[e.code] ?? e.message]),
+  );
+  let next = 1;
+  const all = data.map((cells, i): RosterTableRow => {
+    const line = next;
+    // A quoted cell may run over several lines.
+    next += 1 + cells.reduce((breaks, cell) => breaks + (cell.split('\n').length - 1), 0);
+    return { cells, line, fault: faults.get(i) ?? null };
+  });
+  const [head, ...rows] = all.filter(({ cells }) => cells.some((cell) => cell.trim() !== ''));
+  return { heads: head?.cells.map((h) => h.trim()) ?? [], rows };
 }
 
 const faultWords: Readonly<Record<string, string>> = {

@@ -38,9 +38,18 @@ describe('reading a roster', () => {
     for (const sep of [',', ';', '\t', '|'])
       expect(readTable(`\uFEFFname${sep}born\nA B${sep}1950-01-02\n\n`)).toEqual({
         heads: ['name', 'born'],
-        rows: [['A B', '1950-01-02']],
-        faults: [],
+        rows: [{ cells: ['A B', '1950-01-02'], line: 2, fault: null }],
       });
+  });
+  test('lines are those an editor shows: a cell over two lines and an empty line move what follows', () => {
+    const { rows } = readTable('name,note\nA,"one\ntwo"\n\nB,plain\r\nC,"a\r\nb"\nD,"never closed\n');
+    expect(rows.map((r) => [r.cells[0], r.line])).toEqual([
+      ['A', 2],
+      ['B', 5],
+      ['C', 6],
+      ['D', 8],
+    ]);
+    expect(rows.map((r) => r.fault)).toEqual([null, null, null, 'a quotation mark is opened and never closed']);
   });
   test('the order of day and month is told by a date that can be read one way only', () => {
     expect(dateOrderOf(['03/04/1950', '28/05/1949'])).toBe('dmy');

@@ -55,7 +55,7 @@ async function readRoster(db: Register, text: string, choice: RosterChoice, toda
   const table = readTable(text);
   const columns = choice.columns ?? matchColumns(table.heads);
   const { birthDate } = columns;
-  const dates = birthDate === undefined ? [] : table.rows.map((row) => row[birthDate] ?? '');
+  const dates = birthDate === undefined ? [] : table.rows.map(({ cells }) => cells[birthDate] ?? '');
   const order = choice.dateOrder ?? dateOrderOf(dates);
   const stop = stopOf(table, columns, order);
   const head = { heads: table.heads, columns, dateOrder: order };
@@ -67,23 +67,20 @@ async function readRoster(db: Register, text: string, choice: RosterChoice, toda
   const rows: GoodRow[] = [];
   let bad = 0;
   let doubles = 0;
-  const broken = new Map(table.faults.map((f) => [f.line, f.message]));
-  for (let i = 0; i < table.rows.length; i++) {
+  for (const [i, { cells, line, fault: fileFault }] of table.rows.entries()) {
     if (i % chunk === chunk - 1) await new Promise((others) => setImmediate(others));
-    const line = i + 2;
-    const row = readRow(table.rows[i] ?? [], columns, order, choice.units);
+    const row = readRow(cells, columns, order, choice.units);
     const fault = (message: string) => {
       if (faults.length < 100) faults.push({ line, who: row.name || '(no name)', message });
     };
-    const fileFault = broken.get(line);
     const parsed = parse(schema, row);
-    if (fileFault !== undefined || parsed.kind === 'bad') {
+    if (fileFault !== null || parsed.kind === 'bad') {
       bad++;
       fault(
         fileFault ??
           (parsed.kind === 'bad'
             ? firstOfEach(parsed.errors)
-                .map((e) => said(e, cellOf(e, table.rows[i], columns)))
+                .map((e) => said(e, cellOf(e, cells, columns)))
                 .join(' ')
             : ''),
       );
@@ -122,9 +119,9 @@ const said = ({ path, message }: FieldError, cell: string): string => {
 };
 
 /** What the file says where the fault is, cut short. */
-function cellOf({ path }: FieldError, row: readonly string[] | undefined, columns: Columns): string {
+function cellOf({ path }: FieldError, row: readonly string[], columns: Columns): string {
   const field = fieldNames[path]?.[1];
-  const cell = (field && row?.[columns[field] ?? -1]?.trim()) ?? '';
+  const cell = (field && row[columns[field] ?? -1]?.trim()) ?? '';
   return cell.length > 24 ? `${cell.slice(0, 23)}…` : cell;
 }
 

@@ -212,15 +212,15 @@ describe('the check of the day', () => {
     [130, 100, 'not-today', 'this week'],
     [180, 90, 'not-today', 'Call their own doctor today'],
     [150, 110, 'not-today', 'Call their own doctor today'],
-  ])('second reading %i/%i: %s %s', (systolic, diastolic, wanted, todo) => {
+  ])('second reading %i/%i: %s %s', (systolic, diastolic, wanted, nextStep) => {
     const first = { systolic: 170, diastolic: 95 };
     const { readiness } = known([screening(), check({ pressures: [first, { systolic, diastolic }] })]);
     expect(readiness.outcome).toBe(wanted);
-    if (todo !== '') expect(readiness.reasons[0]?.todo).toContain(todo);
+    if (nextStep !== '') expect(readiness.reasons[0]?.nextStep).toContain(nextStep);
   });
   test('one high reading waits five minutes for the second', () => {
     const { reasons } = known([screening(), check({ pressures: [{ systolic: 165, diastolic: 90 }] })]).readiness;
-    expect(reasons[0]?.todo).toBe('Sit five minutes, then read again.');
+    expect(reasons[0]?.nextStep).toBe('Sit five minutes, then read again.');
   });
   test('a later check of the same day counts; fever is over the next day, chest pain is asked about', () => {
     expect(outcome([screening(), check({ signs: ['no-food'] }), check()])).toBe('ready');

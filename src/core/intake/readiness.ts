@@ -58,12 +58,12 @@ function answered(reason: ReadinessReason, clearances: readonly EntryOf<'clearan
   if (!answer) return reason;
   const { by, answer: said } = answer.content;
   if (said === 'may') return null;
-  if (said === 'not-now') return { ...reason, text: `${reason.text}: not for now (${by})`, todo: 'Ask again later.' };
+  if (said === 'not-now') return { ...reason, text: `${reason.text}: not for now (${by})`, nextStep: 'Ask again later.' };
   return {
     ...reason,
     outcome: 'ready-with-care',
     text: `${reason.text}: with limits (${by})`,
-    todo: 'Keep to the limits.',
+    nextStep: 'Keep to the limits.',
   };
 }
 
@@ -119,8 +119,8 @@ function toAskReason(
   rules: ReadinessRules,
 ): ReadinessReason[] {
   if (asked === 'current') return [];
-  const todo = 'Put the readiness questions; it takes a minute.';
-  return [{ id: 'to-ask', outcome: 'ask-first', text: why, todo, since: day, source: rules.source }];
+  const nextStep = 'Put the readiness questions; it takes a minute.';
+  return [{ id: 'to-ask', outcome: 'ask-first', text: why, nextStep, since: day, source: rules.source }];
 }
 
 /** An outcome from before the questions were kept holds until the questions are put. */
@@ -128,13 +128,13 @@ function carriedReasons(entries: readonly Entry[], rules: ReadinessRules): Readi
   const newest = ofKind(entries, 'screening', 'carried-over').at(-1);
   if (newest?.content.kind !== 'carried-over' || newest.content.outcome === 'ready') return [];
   const { outcome, why } = newest.content;
-  const todo = 'Put the readiness questions.';
+  const nextStep = 'Put the readiness questions.';
   return [
     {
       id: 'carried-over',
       outcome,
       text: why === '' ? 'noted so' : why,
-      todo,
+      nextStep,
       since: momentOf(newest),
       source: rules.source,
     },
@@ -169,10 +169,10 @@ function limiterReasons(
     const noted = notedSince(limiter);
     const since = limiter.since && limiter.since > noted ? limiter.since : noted;
     const text = limiterAsks(limiter, spineHurts, day, rules);
-    const todo = 'Print the note and have a licensed professional answer it.';
+    const nextStep = 'Print the note and have a licensed professional answer it.';
     return text === null
       ? []
-      : [{ id: `limiter:${limiter.kind}`, outcome: 'ask-first' as const, text, todo, since, source: rules.source }];
+      : [{ id: `limiter:${limiter.kind}`, outcome: 'ask-first' as const, text, nextStep, since, source: rules.source }];
   });
 }
 
@@ -223,7 +223,7 @@ function fallReasons(entries: readonly Entry[], day: IsoDate, rules: ReadinessRu
         id: `fall:${content.fellOn}`,
         outcome: 'ask-first' as const,
         text: `a fall: ${words.join(', ')}`,
-        todo: 'Print the note and have a licensed professional answer it.',
+        nextStep: 'Print the note and have a licensed professional answer it.',
         since: momentOf(fall),
         source: rules.source,
       },
@@ -232,9 +232,9 @@ function fallReasons(entries: readonly Entry[], day: IsoDate, rules: ReadinessRu
   const care = falls.length >= rules.fallsForCare || falls.some((f) => f.content.hurt);
   if (!care) return asks;
   const text = falls.length === 1 ? 'a fall with an injury in twelve months' : `${falls.length} falls in twelve months`;
-  const todo = 'An own spotter; one step more support; retest at eight weeks; tell the clinician.';
+  const nextStep = 'An own spotter; one step more support; retest at eight weeks; tell the clinician.';
   const since = falls.at(-1)?.on ?? day;
-  return [...asks, { id: 'falls', outcome: 'ready-with-care', text, todo, since, source: rules.source }];
+  return [...asks, { id: 'falls', outcome: 'ready-with-care', text, nextStep, since, source: rules.source }];
 }
 
 /** The check of the day decides for its day; what must not be left at that is asked about from the next day on. */
@@ -246,11 +246,11 @@ function dayReasons(entries: readonly Entry[], day: IsoDate, rules: ReadinessRul
     ? [
         ...rules.signs
           .filter((s) => newestToday.content.signs.includes(s.id))
-          .map(({ id, outcome, why, todo, source }) => ({
+          .map(({ id, outcome, why, nextStep, source }) => ({
             id: `day:${id}`,
             outcome,
             text: why,
-            todo,
+            nextStep,
             since: day,
             source,
           })),
@@ -264,7 +264,7 @@ function dayReasons(entries: readonly Entry[], day: IsoDate, rules: ReadinessRul
         id: `after:${s.id}`,
         outcome: 'ask-first' as const,
         text: `${s.why}, at an earlier check`,
-        todo: 'Print the note and have a licensed professional answer it.',
+        nextStep: 'Print the note and have a licensed professional answer it.',
         since: momentOf(check),
         source: s.source,
       })),
@@ -274,8 +274,8 @@ function dayReasons(entries: readonly Entry[], day: IsoDate, rules: ReadinessRul
 
 function pulseReasons({ on, content }: EntryOf<'day-check'>, rules: ReadinessRules): ReadinessReason[] {
   const reasons: ReadinessReason[] = [];
-  const not = (id: string, text: string, todo: string) =>
-    reasons.push({ id, outcome: 'not-today', text, todo, since: on, source: rules.source });
+  const not = (id: string, text: string, nextStep: string) =>
+    reasons.push({ id, outcome: 'not-today', text, nextStep, since: on, source: rules.source });
   if (content.pulse !== null && content.pulse > rules.pulseOver)
     not('day:pulse', `resting pulse ${content.pulse}, over ${rules.pulseOver}`, 'Rest; see their own doctor.');
   const last = content.pressures.at(-1);
@@ -286,7 +286,7 @@ function pulseReasons({ on, content }: EntryOf<'day-check'>, rules: ReadinessRul
       content.pressures.length > 1
         ? `pressure ${last.systolic}/${last.diastolic} at the second reading`
         : `pressure ${last.systolic}/${last.diastolic}, second reading after five minutes seated to come`,
-      content.pressures.length > 1 ? row.todo : 'Sit five minutes, then read again.',
+      content.pressures.length > 1 ? row.nextStep : 'Sit five minutes, then read again.',
     );
   return reasons;
 }
@@ -297,7 +297,7 @@ function incidentReasons(entries: readonly Entry[], day: IsoDate, rules: Readine
     id: `incident:${on}`,
     outcome: on === day ? ('not-today' as const) : ('ask-first' as const),
     text: on === day ? 'an incident today' : 'an earlier incident',
-    todo:
+    nextStep:
       on === day
         ? 'Nothing more today. Somebody looks at them first.'
         : 'Print the note and have a licensed professional answer it.',

@@ -43,7 +43,7 @@ export function screeningReasons(
     id,
     outcome: 'ask-first',
     text,
-    todo: 'Print the note and have a licensed professional answer it.',
+    nextStep: 'Print the note and have a licensed professional answer it.',
     since: since(id),
     source,
   });

@@ -19,15 +19,19 @@ export function testsOpen(
   rows: readonly LimiterRow[],
   cupboard: Cupboard,
 ): TestOpen[] {
-  const inForce = limitersInForce(rows, known.limiters);
   return protocols.map((protocol) => {
     const held = heldByReadiness(known.readiness.outcome, protocol);
-    const limiters = inForce
-      .filter(({ row }) => row.closesTests.includes(protocol.id))
-      .map(({ row, limiter }) => (limiter.unasked ? `${row.title}: not asked yet` : row.title));
     const notHere = missingFor(protocol, cupboard).map((thing) => `not in this hall: ${thing}`);
-    return { protocol, closedBy: [...held, ...new Set(limiters), ...notHere] };
+    return { protocol, closedBy: [...held, ...heldByLimiters(known, protocol, rows), ...notHere] };
   });
+}
+
+/** The limiters that close a test to this person, each once; one not asked about yet counts as there. */
+export function heldByLimiters(known: Known, protocol: Protocol, rows: readonly LimiterRow[]): string[] {
+  const closing = limitersInForce(rows, known.limiters)
+    .filter(({ row }) => row.closesTests.includes(protocol.id))
+    .map(({ row, limiter }) => (limiter.unasked ? `${row.title}: not asked yet` : row.title));
+  return [...new Set(closing)];
 }
 
 /** *Not today* closes every test; *ask first* leaves seated arm work. */

@@ -19,7 +19,7 @@ export interface DaySignRow {
   readonly asks: string;
   readonly outcome: Extract<Readiness, 'not-today' | 'ready-with-care'>;
   readonly why: string;
-  readonly todo: string;
+  readonly nextStep: string;
   /** From the next day on a licensed professional is asked first. */
   readonly thenAskFirst: boolean;
   readonly source: Source;
@@ -28,7 +28,7 @@ export interface DaySignRow {
 export interface PressureRule {
   readonly systolic: number;
   readonly diastolic: number;
-  readonly todo: string;
+  readonly nextStep: string;
 }
 
 /** Everything the readiness rules need besides the record; data from the catalogue. */
@@ -58,7 +58,7 @@ export interface ReadinessReason {
   readonly id: string;
   readonly outcome: Exclude<Readiness, 'ready'>;
   readonly text: string;
-  readonly todo: string;
+  readonly nextStep: string;
   /** The moment it began to hold, a day or an entry’s moment: an answer given before it says nothing of it. */
   readonly since: string;
   readonly source: Source;

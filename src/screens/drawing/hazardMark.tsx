@@ -7,7 +7,12 @@ export function HazardMark({ hazard }: { hazard: Hazard }) {
       <path d="M16 1.5 30.5 16 16 30.5 1.5 16Z" fill="none" stroke="var(--color-watch)" strokeWidth="2.2" />
       <g fill="none" stroke="var(--color-ink)" strokeWidth="2.4" strokeLinecap="round" strokeLinejoin="round">
         {hazard === 'floor' && <path d="M8 20.5h16M16 8.5v7.5m-3.5-3.2 3.5 3.5 3.5-3.5" />}
-        {hazard === 'one-leg' && <path d="M10 23h12M14.5 8v12.5h3.5M14.5 12.5l5.5 2v3" />}
+        {hazard === 'one-leg' && (
+          <>
+            <circle cx="16" cy="7.4" r="1.6" />
+            <path d="M12 25.5h8M16 10.5V25M16 17.5l4.2 1.6-1 3.4M10.8 13.6h10.4" />
+          </>
+        )}
         {hazard === 'slide' && <path d="M9 20.5h14M9.5 15.5h4.5v-5m4 5h5.5m-2.8-2.8 2.8 2.8-2.8 2.8" />}
       </g>
     </svg>

@@ -49,7 +49,7 @@ export function Find() {
         <ComboboxInput
           ref={field}
           aria-label="Find a person"
-          placeholder="Name or level code"
+          placeholder="Name or code"
           autoComplete="off"
           className="h-11 w-full rounded-md border-2 border-ink bg-board px-3 pr-10 placeholder:text-ink-soft"
           displayValue={() => typed}

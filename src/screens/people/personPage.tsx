@@ -144,7 +144,7 @@ function Readiness({ known, personId }: { known: Known; personId: string }) {
         </li>
         {reasons.map((r) => (
           <li key={r.id} className="pl-8 first-letter:uppercase">
-            {r.text}. {r.todo}
+            {r.text}. {r.nextStep}
           </li>
         ))}
         {limits.map((line) => (

@@ -177,16 +177,16 @@ function Outcome({ answer }: { answer: ReadinessAnswer }) {
         <StateMark mark={marks[outcome]} silent /> {toAsk ? 'questions to put' : readinessWords[outcome]}
       </h2>
       <ul className="mt-2 space-y-2">
-        {[...new Set(reasons.map((r) => r.todo))].map((todo) => (
-          <li key={todo}>
+        {[...new Set(reasons.map((r) => r.nextStep))].map((nextStep) => (
+          <li key={nextStep}>
             {reasons
-              .filter((r) => r.todo === todo)
+              .filter((r) => r.nextStep === nextStep)
               .map((r) => (
                 <b key={r.id} className="block first-letter:uppercase">
                   {r.text}
                 </b>
               ))}
-            {todo}
+            {nextStep}
           </li>
         ))}
         {limits.map((line) => (

@@ -1,7 +1,8 @@
 'use client';
 import { useLayoutEffect, useState } from 'react';
 import type { Known } from '../../core/intake/known';
-import type { DaySign, EntryContent, Pressure } from '../../core/shapes/intake';
+import { readingsOf, secondReadingFrom, type FirstReading } from '../../core/intake/pressure';
+import type { DaySign, EntryContent } from '../../core/shapes/intake';
 import { readinessRules } from '../../catalogue/readiness/readiness';
 import { StateMark } from '../drawing/stateMark';
 import { Button } from '../touch/button';
@@ -12,7 +13,7 @@ interface Props {
   readonly name: string;
   readonly known: Known;
   /** A first high reading of pressure, made five minutes ago or still waiting. */
-  readonly first: { readonly pressure: Pressure; readonly atMs: number } | null;
+  readonly first: FirstReading | null;
   readonly save: (contents: EntryContent[]) => void;
   readonly back: () => void;
 }
@@ -40,7 +41,12 @@ export function DayCheck({ name, known, first, save, back }: Props) {
       return;
     }
     const { pulse, systolic, diastolic } = numbers as Record<string, number | null>;
-    const reading = typeof systolic === 'number' && typeof diastolic === 'number' ? [{ systolic, diastolic }] : [];
+    const reading = typeof systolic === 'number' && typeof diastolic === 'number' ? { systolic, diastolic } : null;
+    const readings = readingsOf(first, reading, Date.now(), readinessRules.secondReadingAfterS);
+    if (readings.kind === 'too-soon') {
+      setFault(`The second reading counts from ${clock(readings.fromMs)} on, after five minutes seated.`);
+      return;
+    }
     const pains = known.pains
       .filter((p) => levels[keyOf(p)] !== undefined)
       .map(({ joint, side, since, ...p }): EntryContent => ({
@@ -56,7 +62,7 @@ export function DayCheck({ name, known, first, save, back }: Props) {
         kind: 'day-check',
         signs,
         pulse: pulse ?? null,
-        pressures: [...(first && reading.length > 0 ? [first.pressure] : []), ...reading],
+        pressures: [...readings.pressures],
         skippedBecause: skippedBecause === null ? null : skippedBecause.trim(),
       },
     ]);
@@ -115,7 +121,7 @@ export function DayCheck({ name, known, first, save, back }: Props) {
                 />
                 <span>
                   {s.asks}
-                  {on && <span className="block text-base font-normal">{s.todo}</span>}
+                  {on && <span className="block text-base font-normal">{s.nextStep}</span>}
                 </span>
               </button>
             );
@@ -156,7 +162,7 @@ export function DayCheck({ name, known, first, save, back }: Props) {
             {first && (
               <p className="mt-2 flex items-center gap-3 font-semibold">
                 <StateMark mark="watch" silent /> First reading {first.pressure.systolic}/{first.pressure.diastolic} at{' '}
-                {clock(first.atMs)}. Seated until {clock(first.atMs + readinessRules.secondReadingAfterS * 1000)}, then
+                {clock(first.atMs)}. Seated until {clock(secondReadingFrom(first, readinessRules.secondReadingAfterS))}, then
                 the second one counts.
               </p>
             )}

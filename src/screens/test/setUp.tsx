@@ -60,7 +60,7 @@ export function SetUpScreen({ person, known, held, checkAgain, protocol, emergen
           <p className="flex items-center gap-3 text-xl font-bold">
             <StateMark mark="stop" silent /> {held.what}
           </p>
-          <p className="mt-2 text-lg">{held.todo}</p>
+          <p className="mt-2 text-lg">{held.nextStep}</p>
           <p className="mt-2">If somebody is unwell now, seat them, stay with them and call {emergencyNumber}.</p>
           <div className="mt-4 flex flex-wrap gap-4">
             {known.readiness.asked !== 'current' && known.readiness.outcome === 'ask-first' ? (
@@ -72,7 +72,7 @@ export function SetUpScreen({ person, known, held, checkAgain, protocol, emergen
                 See what is noted
               </ButtonLink>
             )}
-            {known.readiness.outcome === 'ask-first' && (
+            {known.readiness.outcome !== 'not-today' && (
               <ButtonLink look="line" href={`/people/${person.id}/tests`} hard>
                 What stays open
               </ButtonLink>
@@ -191,7 +191,7 @@ export function SetUpScreen({ person, known, held, checkAgain, protocol, emergen
 
 /** What to do for somebody who is ready, with care. */
 function careWords({ readiness, dayCheck }: Known): string[] {
-  const care = readiness.reasons.filter((r) => r.outcome === 'ready-with-care').map((r) => `${r.text}: ${r.todo}`);
+  const care = readiness.reasons.filter((r) => r.outcome === 'ready-with-care').map((r) => `${r.text}: ${r.nextStep}`);
   const skipped = dayCheck?.content.skippedBecause ?? null;
   return [...care, ...(skipped === null ? [] : [`The check of today was left out: ${skipped}.`])];
 }

@@ -4,7 +4,8 @@ import type { IsoDate } from '../../core/shapes/facts';
 import type { Entry, PersonRecord } from '../../core/shapes/intake';
 import type { NormRow } from '../../core/shapes/norms';
 import type { Protocol } from '../../core/shapes/protocol';
-import { heldByReadiness } from '../../core/intake/testsOpen';
+import { heldByLimiters, heldByReadiness } from '../../core/intake/testsOpen';
+import { limiterRows } from '../../catalogue/limiters/limiters';
 import { readinessRules } from '../../catalogue/readiness/readiness';
 
 /** What the station page needs of a person, once, when it opens. */
@@ -35,12 +36,25 @@ export function knownHere(person: StationPerson, noted: readonly Entry[], today:
   return known;
 }
 
-/** Why nobody may start this test of this person now, and what to do; or `null`. */
-export function heldBecause(known: Known, protocol: Protocol): { readonly what: string; readonly todo: string } | null {
+/**
+ * Why nobody may start this test of this person now, and what to do; or `null`. Something the hall lacks is no reason
+ * here: whoever stands at the chair sees better what there is than the list of the cupboard.
+ */
+export function heldBecause(
+  known: Known,
+  protocol: Protocol,
+): { readonly what: string; readonly nextStep: string } | null {
   const { outcome, asked, reasons } = known.readiness;
-  if (heldByReadiness(outcome, protocol).length === 0) return null;
-  const first = reasons[0];
-  const toAsk = outcome === 'ask-first' && asked !== 'current';
-  const word = outcome === 'not-today' ? 'Not today' : toAsk ? 'Questions to put' : 'Ask first';
-  return { what: first ? `${word}: ${first.text}` : word, todo: first?.todo ?? '' };
+  if (heldByReadiness(outcome, protocol).length > 0) {
+    const first = reasons[0];
+    const toAsk = outcome === 'ask-first' && asked !== 'current';
+    const word = outcome === 'not-today' ? 'Not today' : toAsk ? 'Questions to put' : 'Ask first';
+    return { what: first ? `${word}: ${first.text}` : word, nextStep: first?.nextStep ?? '' };
+  }
+  const limiters = heldByLimiters(known, protocol, limiterRows);
+  if (limiters.length === 0) return null;
+  return {
+    what: `Not this test: ${limiters.join(', ')}`,
+    nextStep: 'Take another test, or put the intake right if this is no longer so.',
+  };
 }
