@@ -4,6 +4,7 @@ import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import puppeteer, { type Browser, type Page } from 'puppeteer-core';
+import { afterAll, beforeAll } from 'vitest';
 
 export function freePort(): Promise<number> {
   return new Promise((found, failed) => {
@@ -99,6 +100,35 @@ export async function startBrowser(profile: string): Promise<Browser> {
       '--lang=en-US',
     ],
   });
+}
+
+export interface Hall {
+  /** Cleared away after the tests. */
+  readonly folder: string;
+  readonly file: string;
+  readonly port: number;
+  readonly browser: Browser;
+  /** Changed by a test that kills it and starts another. */
+  server: Server;
+}
+
+/** A register of its own, a server on it and a browser, for all tests of a file; cleared away after them. */
+export function hallFor(today: string): Hall {
+  const folder = temporaryFolder();
+  const hall: Partial<Hall> & { file: string } = { file: join(folder.path, 'register.sqlite') };
+  Object.assign(hall, { folder: folder.path });
+  beforeAll(async () => {
+    const port = await freePort();
+    const server = await startServer({ file: hall.file, today, port });
+    Object.assign(hall, { port, server, browser: await startBrowser(join(folder.path, 'profile')) });
+  });
+  afterAll(async () => {
+    await hall.browser?.close();
+    await hall.server?.stop();
+    folder.remove();
+  });
+  // Filled before the first test runs.
+  return hall as Hall;
 }
 
 export interface Watched {

@@ -1,39 +1,12 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import SQLite from 'better-sqlite3';
-import type { Browser, ElementHandle, Page } from 'puppeteer-core';
-import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import {
-  freePort,
-  laneAt,
-  says,
-  startBrowser,
-  startServer,
-  temporaryFolder,
-  textOf,
-  until,
-  watchedPage,
-  wellToday,
-  type Server,
-} from './harness';
+import type { ElementHandle, Page } from 'puppeteer-core';
+import { describe, expect, test } from 'vitest';
+import { hallFor, laneAt, says, startServer, textOf, until, watchedPage, wellToday } from './harness';
 
-const folder = temporaryFolder();
-const file = join(folder.path, 'register.sqlite');
 const today = '2026-03-02';
-let browser: Browser;
-let server: Server;
-let port: number;
-
-beforeAll(async () => {
-  port = await freePort();
-  server = await startServer({ file, today, port });
-  browser = await startBrowser(join(folder.path, 'profile'));
-});
-afterAll(async () => {
-  await browser.close();
-  await server.stop();
-  folder.remove();
-});
+const hall = hallFor(today);
 
 /** Puts the focus on a control by its words and presses Enter, as somebody does who goes there by Tab. */
 async function press(page: Page, words: string): Promise<void> {
@@ -51,7 +24,7 @@ async function typeInto(page: Page, label: string, text: string): Promise<void> 
 }
 
 async function send(method: string, path: string, body?: unknown) {
-  const answer = await fetch(server.url + path, {
+  const answer = await fetch(hall.server.url + path, {
     method,
     ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
   });
@@ -80,14 +53,14 @@ const outcomeOf = async (id: string) =>
   ((await send('GET', `/api/v1/people/${id}`)).body['readiness'] as { outcome: string }).outcome;
 
 test('a roster by keyboard: dropped, looked at, taken at once, chosen into the sitting of the day, undone', async () => {
-  const { page, faults } = await watchedPage(browser, server.url);
-  const roster = join(folder.path, 'spring.csv');
+  const { page, faults } = await watchedPage(hall.browser, hall.server.url);
+  const roster = join(hall.folder, 'spring.csv');
   writeFileSync(
     roster,
     'Name,Born,Sex,Height,Group\nMirabel Okonjo,14.03.1951,f,158,Tuesday 10:00\nAnsel Drayton,02.11.1946,m,176,\n' +
       'Tim Lost,31.02.1949,m,,\nTilda Fennimore,30.06.1948,f,163,\n',
   );
-  await page.goto(`${server.url}/people/import`, { waitUntil: 'networkidle0' });
+  await page.goto(`${hall.server.url}/people/import`, { waitUntil: 'networkidle0' });
   const input = (await page.$('input[type=file]')) as ElementHandle<HTMLInputElement>;
   await input.uploadFile(roster);
   await says(page, '[data-testid=import-count]', '3 to take, 1 left out');
@@ -96,7 +69,7 @@ test('a roster by keyboard: dropped, looked at, taken at once, chosen into the s
   await press(page, 'Take 3 people');
   await says(page, '[data-testid=import-said]', '3 people are in the register, 1 rows were left out.');
 
-  await page.goto(`${server.url}/people`, { waitUntil: 'networkidle0' });
+  await page.goto(`${hall.server.url}/people`, { waitUntil: 'networkidle0' });
   await typeInto(page, 'Find', 'e');
   await page.waitForFunction(() => document.querySelectorAll('a[data-row]').length > 0);
   await page.keyboard.press('Backspace');
@@ -107,11 +80,11 @@ test('a roster by keyboard: dropped, looked at, taken at once, chosen into the s
   await says(page, '[data-testid=chosen]', 'Tilda Fennimore chosen');
   await press(page, 'Sit today');
   await says(page, 'main', 'Tilda Fennimore in today’s sitting.');
-  await page.goto(`${server.url}/test`, { waitUntil: 'networkidle0' });
+  await page.goto(`${hall.server.url}/test`, { waitUntil: 'networkidle0' });
   const listed = await textOf(page, 'main');
   expect([listed.includes('Tilda Fennimore'), listed.includes('Ansel Drayton')]).toEqual([true, false]);
 
-  await page.goto(`${server.url}/people/import`, { waitUntil: 'networkidle0' });
+  await page.goto(`${hall.server.url}/people/import`, { waitUntil: 'networkidle0' });
   await press(page, 'Undo this import');
   await says(page, '[data-testid=import-said]', 'people are out of the register again');
   expect(faults).toEqual([]);
@@ -119,11 +92,11 @@ test('a roster by keyboard: dropped, looked at, taken at once, chosen into the s
 });
 
 test('a file that is no roster is refused with its reason, and nothing is taken', async () => {
-  const { page, faults } = await watchedPage(browser, server.url);
-  const broken = join(folder.path, 'letter.csv');
+  const { page, faults } = await watchedPage(hall.browser, hall.server.url);
+  const broken = join(hall.folder, 'letter.csv');
   writeFileSync(broken, 'Dear all,\nplease find the list below.\n');
   const before = (await send('GET', '/api/v1/people')).body['total'];
-  await page.goto(`${server.url}/people/import`, { waitUntil: 'networkidle0' });
+  await page.goto(`${hall.server.url}/people/import`, { waitUntil: 'networkidle0' });
   const input = (await page.$('input[type=file]')) as ElementHandle<HTMLInputElement>;
   await input.uploadFile(broken);
   await says(page, 'main', 'No column for the name was found');
@@ -134,8 +107,8 @@ test('a file that is no roster is refused with its reason, and nothing is taken'
 });
 
 test('a walk-in by keyboard is in the line with six answers; the rest waits and closes what depends on it', async () => {
-  const { page, faults } = await watchedPage(browser, server.url);
-  await page.goto(`${server.url}/people`, { waitUntil: 'networkidle0' });
+  const { page, faults } = await watchedPage(hall.browser, hall.server.url);
+  await page.goto(`${hall.server.url}/people`, { waitUntil: 'networkidle0' });
   await page.keyboard.press('w');
   await typeInto(page, 'Name', 'Petra Latecomer');
   await typeInto(page, 'Age', '71');
@@ -158,9 +131,9 @@ test('a walk-in by keyboard is in the line with six answers; the rest waits and 
   await wellToday(page);
   expect(await textOf(page, 'main')).toContain('Petra Latecomer');
   const [person] = (await send('GET', '/api/v1/people?search=Latecomer')).body['people'] as { id: string }[];
-  await page.goto(`${server.url}/people/${person?.id ?? ''}/tests`, { waitUntil: 'networkidle0' });
+  await page.goto(`${hall.server.url}/people/${person?.id ?? ''}/tests`, { waitUntil: 'networkidle0' });
   expect(await textOf(page, 'main')).toContain('not asked yet');
-  await page.goto(`${server.url}/people/${person?.id ?? ''}`, { waitUntil: 'networkidle0' });
+  await page.goto(`${hall.server.url}/people/${person?.id ?? ''}`, { waitUntil: 'networkidle0' });
   expect(await textOf(page, 'main')).toContain('To complete:');
   expect(faults).toEqual([]);
   await page.close();
@@ -168,8 +141,8 @@ test('a walk-in by keyboard is in the line with six answers; the rest waits and 
 
 test('ask first: the test is refused with its reason, the note is printed, the answer noted, and the way is free', async () => {
   const id = await addPerson('Ada Asker', ['disease']);
-  const { page, faults } = await watchedPage(browser, server.url);
-  await page.goto(`${server.url}/test?person=${id}`, { waitUntil: 'networkidle0' });
+  const { page, faults } = await watchedPage(hall.browser, hall.server.url);
+  await page.goto(`${hall.server.url}/test?person=${id}`, { waitUntil: 'networkidle0' });
   await says(page, 'main', 'Ask first: a known disease of heart, kidneys or sugar');
   await page.keyboard.press('Space');
   await press(page, 'See what is noted');
@@ -186,7 +159,7 @@ test('ask first: the test is refused with its reason, the note is printed, the a
   ).toBe('1');
   await page.emulateMediaType('screen');
 
-  await page.goto(`${server.url}/people/${id}/readiness`, { waitUntil: 'networkidle0' });
+  await page.goto(`${hall.server.url}/people/${id}/readiness`, { waitUntil: 'networkidle0' });
   await page.focus('summary');
   await page.keyboard.press('Enter');
   await typeInto(page, 'Who answered', 'Dr Mila Orr');
@@ -195,7 +168,7 @@ test('ask first: the test is refused with its reason, the note is printed, the a
   await press(page, 'Note the answer');
   await says(page, '[data-testid=outcome-words]', 'ready, with care');
   expect(await textOf(page, 'main')).toContain('pulse under 120');
-  await page.goto(`${server.url}/test?person=${id}`, { waitUntil: 'networkidle0' });
+  await page.goto(`${hall.server.url}/test?person=${id}`, { waitUntil: 'networkidle0' });
   await wellToday(page);
   expect(await textOf(page, 'main')).toContain('pulse under 120');
   expect(faults).toEqual([]);
@@ -204,8 +177,8 @@ test('ask first: the test is refused with its reason, the note is printed, the a
 
 test('the check of the day cannot be passed over in silence; what it finds refuses the start', async () => {
   const id = await addPerson('Ilse Unwell');
-  const { page, faults } = await watchedPage(browser, server.url);
-  await page.goto(`${server.url}/test?person=${id}`, { waitUntil: 'networkidle0' });
+  const { page, faults } = await watchedPage(hall.browser, hall.server.url);
+  await page.goto(`${hall.server.url}/test?person=${id}`, { waitUntil: 'networkidle0' });
   await press(page, 'Leave the check out');
   await press(page, 'Go on without');
   await says(page, '[data-testid=day-check]', 'Write in a few words why it is left out.');
@@ -214,7 +187,7 @@ test('the check of the day cannot be passed over in silence; what it finds refus
   await says(page, 'main', 'Not today: resting pulse 128, over 120');
   expect(await page.$('[data-testid=practice]')).toBeNull();
   await until(async () => (await outcomeOf(id)) === 'not-today');
-  await page.goto(`${server.url}/people/${id}`, { waitUntil: 'networkidle0' });
+  await page.goto(`${hall.server.url}/people/${id}`, { waitUntil: 'networkidle0' });
   await says(page, '[data-testid=next]', 'not today');
   expect(faults).toEqual([]);
   await page.close();
@@ -223,8 +196,8 @@ test('the check of the day cannot be passed over in silence; what it finds refus
 describe('hold', () => {
   test('in mid-test, with the server dead: the lane freezes, the sheet is kept and sent later, nothing more today', async () => {
     const id = await addPerson('Vera Halt');
-    const { page, faults } = await watchedPage(browser, server.url);
-    await page.goto(`${server.url}/test?person=${id}`, { waitUntil: 'networkidle0' });
+    const { page, faults } = await watchedPage(hall.browser, hall.server.url);
+    await page.goto(`${hall.server.url}/test?person=${id}`, { waitUntil: 'networkidle0' });
     await wellToday(page);
     await page.keyboard.press('Space');
     await page.waitForSelector('[data-testid=practice]');
@@ -233,7 +206,7 @@ describe('hold', () => {
     await laneAt(page, 2);
     await page.keyboard.press('Space');
     await says(page, '[data-testid=count]', '1');
-    await server.stop('SIGKILL');
+    await hall.server.stop('SIGKILL');
     await page.keyboard.press('F9');
     await page.waitForSelector('[role=dialog]');
     expect(await textOf(page, '[role=dialog]')).toContain('112');
@@ -242,8 +215,8 @@ describe('hold', () => {
     await says(page, '[role=dialog]', 'Choose what happened. Everything written is kept.');
     await press(page, 'a fall');
     await page.reload({ waitUntil: 'domcontentloaded' }).catch(() => null);
-    server = await startServer({ file, today, port });
-    await page.goto(`${server.url}/people/${id}`, { waitUntil: 'networkidle0' });
+    hall.server = await startServer({ file: hall.file, today, port: hall.port });
+    await page.goto(`${hall.server.url}/people/${id}`, { waitUntil: 'networkidle0' });
     // The sheet was left open: it comes back, on whatever page.
     await page.waitForSelector('[role=dialog]');
     const pressed = await page.$$eval('[role=dialog] [aria-pressed=true]', (all) => all.map((b) => b.textContent));
@@ -252,12 +225,12 @@ describe('hold', () => {
     await page.waitForFunction(() => document.querySelector('[role=dialog]') === null);
     await until(async () => (await outcomeOf(id)) === 'not-today');
     await until(() => {
-      const db = new SQLite(file, { readonly: true });
+      const db = new SQLite(hall.file, { readonly: true });
       const row = db.prepare('select state from attempt where person_id = ?').get(id) as { state: string } | undefined;
       db.close();
       return row?.state === 'to-repeat';
     });
-    await page.goto(`${server.url}/test?person=${id}`, { waitUntil: 'networkidle0' });
+    await page.goto(`${hall.server.url}/test?person=${id}`, { waitUntil: 'networkidle0' });
     await says(page, 'main', 'Not today: an incident today');
     const { body } = await send('GET', `/api/v1/people/${id}`);
     expect([body['falls12m'], (body['results'] as unknown[]).length]).toMatchObject([[{ fellOn: today }], 0]);
@@ -266,8 +239,8 @@ describe('hold', () => {
   });
   test('pressed by mistake: nothing is noted and the page is as it was', async () => {
     const id = await addPerson('Nils Slip');
-    const { page, faults } = await watchedPage(browser, server.url);
-    await page.goto(`${server.url}/people/${id}`, { waitUntil: 'networkidle0' });
+    const { page, faults } = await watchedPage(hall.browser, hall.server.url);
+    await page.goto(`${hall.server.url}/people/${id}`, { waitUntil: 'networkidle0' });
     await page.keyboard.press('F9');
     await page.waitForSelector('[role=dialog]');
     await press(page, 'Nothing happened');
@@ -282,8 +255,8 @@ describe('hold', () => {
 
 test('erased by keyboard: no trace in the register file, its -wal or its -shm', async () => {
   const id = await addPerson('Zenobia Quarrington');
-  const { page, faults } = await watchedPage(browser, server.url);
-  await page.goto(`${server.url}/people/${id}/leave`, { waitUntil: 'networkidle0' });
+  const { page, faults } = await watchedPage(hall.browser, hall.server.url);
+  await page.goto(`${hall.server.url}/people/${id}/leave`, { waitUntil: 'networkidle0' });
   await typeInto(page, 'Write the name', 'Zenobia');
   await press(page, 'Erase Zenobia');
   await says(page, 'main', 'Nothing was erased');
@@ -291,7 +264,7 @@ test('erased by keyboard: no trace in the register file, its -wal or its -shm', 
   await press(page, 'Erase Zenobia');
   await page.waitForFunction(() => location.pathname === '/people');
   const traces = ['', '-wal', '-shm'].filter((end) => {
-    const bytes = readFileSync(file + end).toString('latin1');
+    const bytes = readFileSync(hall.file + end).toString('latin1');
     return bytes.includes('Quarrington') || bytes.includes(id);
   });
   expect(traces).toEqual([]);

@@ -1,43 +1,18 @@
-import { join } from 'node:path';
 import SQLite from 'better-sqlite3';
-import type { Browser, Page } from 'puppeteer-core';
-import { afterAll, beforeAll, expect, test } from 'vitest';
-import {
-  freePort,
-  laneAt,
-  says,
-  startBrowser,
-  startServer,
-  temporaryFolder,
-  until,
-  watchedPage,
-  wellToday,
-  type Server,
-} from './harness';
+import type { Page } from 'puppeteer-core';
+import { beforeAll, expect, test } from 'vitest';
+import { hallFor, laneAt, says, startServer, until, watchedPage, wellToday } from './harness';
 
-const folder = temporaryFolder();
-const file = join(folder.path, 'register.sqlite');
 const today = '2026-03-02';
-let browser: Browser;
-let server: Server;
-let port: number;
+const hall = hallFor(today);
 let personIds: string[];
-
-beforeAll(async () => {
-  port = await freePort();
-  server = await startServer({ file, today, port });
-  browser = await startBrowser(join(folder.path, 'profile'));
+beforeAll(() => {
   personIds = ['sleep', 'kill', 'swift'].map((name) => addPerson(name));
-});
-afterAll(async () => {
-  await browser.close();
-  await server.stop();
-  folder.remove();
 });
 
 /** Straight into the file, as another program would: the server must see it at the next page. */
 function addPerson(name: string): string {
-  const db = new SQLite(file);
+  const db = new SQLite(hall.file);
   const id = `person-${name}`;
   const facts = {
     ...{ heightCm: 170, massKg: 70, shankCm: null, kneecapCm: null, hipBoneCm: null, seatHeightCm: 43 },
@@ -74,7 +49,7 @@ function addPerson(name: string): string {
 }
 
 function stored(personId: string): { state: string; counted: number; gapMs: number; reps: number }[] {
-  const db = new SQLite(file, { readonly: true });
+  const db = new SQLite(hall.file, { readonly: true });
   const rows = db
     .prepare(
       `select state, json_extract(result_json, '$.counted') as counted, json_extract(result_json, '$.gapMs') as gapMs,
@@ -87,7 +62,7 @@ function stored(personId: string): { state: string; counted: number; gapMs: numb
 }
 
 async function startTest(page: Page, personId: string): Promise<void> {
-  await page.goto(`${server.url}/test?person=${personId}`, { waitUntil: 'networkidle0' });
+  await page.goto(`${hall.server.url}/test?person=${personId}`, { waitUntil: 'networkidle0' });
   await wellToday(page);
   await page.keyboard.press('Space');
   await page.waitForSelector('[data-testid=practice]');
@@ -114,7 +89,7 @@ async function finish(page: Page): Promise<void> {
 
 /** Reloads after two stands, marks a third, and says what the register holds of it. */
 async function reloadInMidTest(personId: string) {
-  const { page, faults } = await watchedPage(browser, server.url);
+  const { page, faults } = await watchedPage(hall.browser, hall.server.url);
   await startTest(page, personId);
   await stand(page, 2, 1);
   await stand(page, 4, 2);
@@ -150,17 +125,17 @@ test('a reload in mid-test: the wall clock ran on, a short gap is marked, every 
 
 test('away for longer than two seconds: no result, the record kept, to be repeated', async () => {
   const personId = personIds[0] ?? '';
-  const { page, faults } = await watchedPage(browser, server.url);
+  const { page, faults } = await watchedPage(hall.browser, hall.server.url);
   await startTest(page, personId);
   await stand(page, 2, 1);
   await page.goto('about:blank');
   const left = performance.now();
   await until(() => performance.now() - left > 2600);
-  await page.goto(`${server.url}/test`, { waitUntil: 'networkidle0' });
+  await page.goto(`${hall.server.url}/test`, { waitUntil: 'networkidle0' });
   await says(page, '[data-testid=outcome]', 'broke off');
   await until(() => stored(personId)[0]?.state === 'to-repeat');
   expect(stored(personId)).toMatchObject([{ counted: 1, reps: 1 }]);
-  await page.goto(`${server.url}/people/${personId}`, { waitUntil: 'networkidle0' });
+  await page.goto(`${hall.server.url}/people/${personId}`, { waitUntil: 'networkidle0' });
   await says(page, '[data-testid=next]', 'Repeat the test');
   expect(faults).toEqual([]);
   await page.close();
@@ -168,17 +143,17 @@ test('away for longer than two seconds: no result, the record kept, to be repeat
 
 test('the server killed in mid-test and started again: nothing lost, nothing twice', async () => {
   const personId = personIds[1] ?? '';
-  const { page, faults } = await watchedPage(browser, server.url);
+  const { page, faults } = await watchedPage(hall.browser, hall.server.url);
   await startTest(page, personId);
   await stand(page, 2, 1);
-  await server.stop('SIGKILL');
+  await hall.server.stop('SIGKILL');
   await stand(page, 4, 2);
   await stand(page, 6, 3);
   await finish(page);
   await page.keyboard.press('s');
   await says(page, '[role=alert]', 'The server does not answer');
   await says(page, '[data-testid=outbox]', 'One result waits');
-  server = await startServer({ file, today, port });
+  hall.server = await startServer({ file: hall.file, today, port: hall.port });
   await until(() => stored(personId)[0]?.state === 'finished');
   await page.waitForFunction(() => document.querySelector('[data-testid=outbox]')?.textContent === '');
   expect(stored(personId)).toMatchObject([{ counted: 3, reps: 3, state: 'finished' }]);
@@ -190,7 +165,7 @@ test('the server killed in mid-test and started again: nothing lost, nothing twi
 
 test('held keys, a stop with its reason, a false start', async () => {
   const personId = personIds[2] ?? '';
-  const { page, faults } = await watchedPage(browser, server.url);
+  const { page, faults } = await watchedPage(hall.browser, hall.server.url);
   await startTest(page, personId);
   await page.keyboard.press('F8');
   await laneAt(page, 1);

@@ -46,6 +46,8 @@ export async function addImport(
         groupId === null ? [] : [{ group_id: groupId, person_id: person.id }],
       );
       if (members.length > 0) await trx.insertInto('group_member').values(members).execute();
+      // What needs no register goes on being answered; what does waits for the transaction.
+      await new Promise((others) => setImmediate(others));
     }
     return 'taken';
   });

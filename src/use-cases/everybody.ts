@@ -30,9 +30,11 @@ interface Kept {
   reading: Promise<void>;
 }
 
-const keptBy = new WeakMap<Register, Kept>();
+/** The server is put together out of several bundles, each with this file in it: they share the lines. */
+const shared = globalThis as typeof globalThis & { readyStoolLines?: WeakMap<Register, Kept> };
+const keptBy = (shared.readyStoolLines ??= new WeakMap<Register, Kept>());
 /** People read in one go; between two goes the server answers others. */
-const chunk = 200;
+const chunk = 25;
 
 const fold = (text: string): string => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
 
@@ -49,6 +51,11 @@ function newIndex(): MiniSearch<RegisterLine> {
       weights: { fuzzy: 0.3, prefix: 0.8 },
     },
   });
+}
+
+/** Works out the lines ahead of the first question, as it takes a while when nothing is kept yet. */
+export async function fillLines(db: Register, today: IsoDate): Promise<void> {
+  await upToDate(db, today);
 }
 
 async function upToDate(db: Register, today: IsoDate): Promise<Kept> {

@@ -58,7 +58,8 @@ function answered(reason: ReadinessReason, clearances: readonly EntryOf<'clearan
   if (!answer) return reason;
   const { by, answer: said } = answer.content;
   if (said === 'may') return null;
-  if (said === 'not-now') return { ...reason, text: `${reason.text}: not for now (${by})`, nextStep: 'Ask again later.' };
+  if (said === 'not-now')
+    return { ...reason, text: `${reason.text}: not for now (${by})`, nextStep: 'Ask again later.' };
   return {
     ...reason,
     outcome: 'ready-with-care',

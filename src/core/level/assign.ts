@@ -52,7 +52,8 @@ export function assignLevels(rules: LevelRules, facts: Facts): LevelsAnswer {
 
 function levelOn({ pattern, rungs }: Ladder, one: Case): Level[] {
   const { rules, facts, readings, inForce } = one;
-  const judged = rungs.map((_, i) => judge(pattern, rungs.slice(0, i + 1), one));
+  const check = checker(pattern, one);
+  const judged = rungs.map((_, i) => judge(pattern, rungs.slice(0, i + 1), one, check));
   const open = judged.filter((j) => j.blocks.length === 0);
   const given = capped(pattern, open, one);
   if (!given || given.support.support === 'closed') return [];
@@ -89,14 +90,30 @@ function levelOn({ pattern, rungs }: Ladder, one: Case): Level[] {
   ];
 }
 
+type Check = (need: Need, rung: number) => NeedAnswer;
+
+/** Each need is looked at once: every rung asks again for those of the rungs under it. */
+function checker(pattern: Pattern, { facts, readings }: Case): Check {
+  const confirmed = facts.lastConfirmed.find((c) => c.pattern === pattern)?.rung ?? 0;
+  const answers = { carried: new Map<Need, NeedAnswer>(), anew: new Map<Need, NeedAnswer>() };
+  return (need, rung) => {
+    // An old result carries a confirmed level and opens nothing above it.
+    const oldCarries = rung <= confirmed;
+    const known = oldCarries ? answers.carried : answers.anew;
+    const answer = known.get(need) ?? checkNeed(need, oldCarries, facts, readings);
+    known.set(need, answer);
+    return answer;
+  };
+}
+
 /** @param upTo the rung to judge, last, and every rung under it */
-function judge(pattern: Pattern, upTo: readonly Rung[], one: Case): Judged {
+function judge(pattern: Pattern, upTo: readonly Rung[], one: Case, checkFor: Check): Judged {
   const rung = upTo.at(-1);
   if (!rung) throw new RangeError('judge: a ladder needs at least one rung');
   const { rules, facts, readings, inForce } = one;
   const confirmed = facts.lastConfirmed.find((c) => c.pattern === pattern);
-  const check = (need: Need) => checkNeed(need, rung.rung, facts, readings, confirmed?.rung ?? 0);
-  // Asked for this rung, not for the lower one: an old result carries a confirmed level and opens nothing above it.
+  // Asked for this rung, not for the lower one.
+  const check = (need: Need) => checkFor(need, rung.rung);
   const person = upTo.flatMap((r) => r.needs.filter((n) => n.kind === 'person').map(check));
   const place = rung.needs.filter((n) => n.kind === 'place').map(check);
   const support = supportFor(rung, rules, facts, readings, inForce, confirmed);

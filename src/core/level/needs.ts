@@ -19,23 +19,17 @@ export type NeedAnswer =
 
 /**
  * Whether a need of a rung is met.
- * @param confirmedRung highest rung confirmed before on this ladder, 0 for none: what an old result can still carry
+ * @param oldCarries whether the rung was confirmed before, so that an old result still carries it
  */
-export function checkNeed(
-  need: Need,
-  rung: number,
-  facts: Facts,
-  readings: Readings,
-  confirmedRung: number,
-): NeedAnswer {
-  if ('anyOf' in need) return checkAny(need.anyOf, rung, facts, readings, confirmedRung);
+export function checkNeed(need: Need, oldCarries: boolean, facts: Facts, readings: Readings): NeedAnswer {
+  if ('anyOf' in need) return checkAny(need.anyOf, oldCarries, facts, readings);
   if ('seen' in need) return checkSeen(need, facts);
   const found = readings.get(need.fact);
-  if (!found) throw new RangeError(`checkNeed: rung ${rung} asks for ${need.fact}, which no measured fact is called`);
+  if (!found) throw new RangeError(`checkNeed: a rung asks for ${need.fact}, which no measured fact is called`);
   const { fact, reading } = found;
   const enough = reading.state !== 'untested' && reading.cautious >= need.atLeast;
   const old = reading.state === 'old';
-  if (enough && (!old || rung <= confirmedRung))
+  if (enough && (!old || oldCarries))
     return {
       holds: true,
       old,
@@ -59,18 +53,12 @@ function checkSeen(need: Extract<Need, { seen: unknown }>, facts: Facts): NeedAn
   return { holds: false, block };
 }
 
-function checkAny(
-  needs: readonly Need[],
-  rung: number,
-  facts: Facts,
-  readings: Readings,
-  confirmedRung: number,
-): NeedAnswer {
-  const answers = needs.map((n) => checkNeed(n, rung, facts, readings, confirmedRung));
+function checkAny(needs: readonly Need[], oldCarries: boolean, facts: Facts, readings: Readings): NeedAnswer {
+  const answers = needs.map((n) => checkNeed(n, oldCarries, facts, readings));
   const held = answers.find((a) => a.holds && !a.old) ?? answers.find((a) => a.holds);
   if (held) return held;
   const [first, ...rest] = answers.flatMap((a) => (a.holds ? [] : [a.block]));
-  if (!first) throw new RangeError(`checkNeed: rung ${rung} has an anyOf without a need in it`);
+  if (!first) throw new RangeError('checkNeed: an anyOf without a need in it');
   return { holds: false, block: { ...first, text: [first, ...rest].map((b) => b.text).join(', or '), or: rest } };
 }
 

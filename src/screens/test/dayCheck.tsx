@@ -162,8 +162,8 @@ export function DayCheck({ name, known, first, save, back }: Props) {
             {first && (
               <p className="mt-2 flex items-center gap-3 font-semibold">
                 <StateMark mark="watch" silent /> First reading {first.pressure.systolic}/{first.pressure.diastolic} at{' '}
-                {clock(first.atMs)}. Seated until {clock(secondReadingFrom(first, readinessRules.secondReadingAfterS))}, then
-                the second one counts.
+                {clock(first.atMs)}. Seated until {clock(secondReadingFrom(first, readinessRules.secondReadingAfterS))},
+                then the second one counts.
               </p>
             )}
           </div>

@@ -1,4 +1,5 @@
 import { theRegister } from '../../../../../database/theRegister';
+import { fillAhead } from '../../../../../use-cases/fillAhead';
 import { importPeople } from '../../../../../use-cases/openApi';
 import { today } from '../../../../../use-cases/today';
 import { guarded, invalidFields, onlyAllows, problem, readBody } from '../../../problem';
@@ -12,6 +13,7 @@ export const POST = guarded(async (request) => {
     case 'preview':
       return Response.json(answer.preview);
     case 'taken':
+      void fillAhead();
       return Response.json(answer, { status: 201 });
     case 'refused':
       return problem(422, `${answer.preview.stop ?? 'This file cannot be taken.'} Nothing was taken.`);
