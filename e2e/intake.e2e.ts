@@ -70,7 +70,7 @@ test('a roster by keyboard: dropped, looked at, taken at once, chosen into the s
   await says(page, '[data-testid=import-said]', '3 people are in the register, 1 rows were left out.');
 
   await page.goto(`${hall.server.url}/people`, { waitUntil: 'networkidle0' });
-  await typeInto(page, 'Find', 'e');
+  await typeInto(page, 'Find', 't');
   await page.waitForFunction(() => document.querySelectorAll('a[data-row]').length > 0);
   await page.keyboard.press('Backspace');
   await page.keyboard.type('tilde');

@@ -1,11 +1,13 @@
 import type { IsoDate, Side } from './shapes/facts';
 import type { CountTrial } from './measure/countTrial';
+import type { Trial } from './measure/measuredTrial';
 import type { Path } from './path';
 import type { Change } from './retest/change';
 import type { RetestDue } from './retest/due';
-import type { RisePower } from './score/risePower';
 import type { Score } from './score/scoreResult';
 import type { Level, LevelsAnswer } from './level/answer';
+import type { Composites } from './score/composites';
+import type { TestView } from './testView';
 import type { Conditions } from './shapes/attempt';
 import type { Known } from './intake/known';
 import type { Person, PersonId, UnitSystem } from './shapes/person';
@@ -19,15 +21,17 @@ export interface AttemptView {
   readonly sittingDate: IsoDate;
   readonly side: Side | null;
   readonly conditions: Conditions;
-  readonly trial: CountTrial;
+  readonly trial: Trial;
 }
 
-/** The first valid result of a day, scored at the age of that day. */
+/** An attempt counted tap by tap. */
+export type CountedAttempt = AttemptView & { readonly trial: CountTrial };
+
+/** The first valid count of a day, scored at the age of that day. */
 export interface SittingView {
-  readonly attempt: AttemptView;
+  readonly attempt: CountedAttempt;
   readonly ageYears: number;
   readonly score: Score;
-  readonly power: RisePower | null;
   /** Against the sitting before. */
   readonly change: Change;
 }
@@ -42,8 +46,15 @@ export interface PersonView {
   readonly units: UnitSystem;
   readonly ageYears: number;
   readonly path: Path;
-  /** Newest first. */
+  /** The chair stand, newest first. */
   readonly sittings: readonly SittingView[];
+  /** Every test with a result, in the order of the stations. */
+  readonly tests: readonly TestView[];
+  readonly composites: Composites;
+  /** The day that sets the next: of the chair stand, or else of the newest result. */
+  readonly lastTestedOn: IsoDate | null;
+  /** Watch lines that the newest results are past. */
+  readonly toWatch: number;
   /** Trials without a result: stopped, broken off, or a repeat of the same day. */
   readonly otherAttempts: readonly AttemptView[];
   readonly levels: LevelsAnswer;

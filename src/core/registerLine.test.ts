@@ -23,6 +23,7 @@ const line: RegisterLine = {
   lastTestedOn: '2026-01-05',
   dueOn: '2026-03-30',
   toWatch: 0,
+  standing: {},
   code: 'S5/46/h@4x1',
   waitingCode: null,
   toRepeat: false,

@@ -30,8 +30,10 @@ export interface RegisterLine {
   readonly stands: { readonly counted: number; readonly handsUsed: boolean } | null;
   readonly lastTestedOn: IsoDate | null;
   readonly dueOn: IsoDate | null;
-  /** Watch lines that the newest result is past. */
+  /** Watch lines that the newest results are past. */
   readonly toWatch: number;
+  /** Where the newest result of each test stands, higher better; tests without norms are left out. */
+  readonly standing: Readonly<Record<string, number>>;
   readonly code: string | null;
   /** A level that waits for a yes. */
   readonly waitingCode: string | null;

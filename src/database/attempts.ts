@@ -1,4 +1,4 @@
-import type { CountTrial } from '../core/measure/countTrial';
+import type { Trial } from '../core/measure/measuredTrial';
 import type { AttemptView } from '../core/personView';
 import type { AttemptEvent, Conditions } from '../core/shapes/attempt';
 import type { Side } from '../core/shapes/facts';
@@ -12,12 +12,12 @@ export type ClientKey = string;
 export type AttemptHead = Omit<AttemptView, 'trial'>;
 
 /** How a list of events becomes a result; handed in, so that the database knows no rule. */
-export type Derive = (events: readonly AttemptEvent[]) => { readonly trial: CountTrial; readonly version: number };
+export type Derive = (events: readonly AttemptEvent[]) => { readonly trial: Trial; readonly version: number };
 
 export type StoreAnswer =
-  | { readonly kind: 'created' | 'known'; readonly trial: CountTrial }
+  | { readonly kind: 'created' | 'known'; readonly trial: Trial }
   /** These places in the list hold something else already; both versions are kept. */
-  | { readonly kind: 'conflict'; readonly seqs: readonly number[]; readonly trial: CountTrial }
+  | { readonly kind: 'conflict'; readonly seqs: readonly number[]; readonly trial: Trial }
   | { readonly kind: 'other-attempt' };
 
 /**
@@ -116,6 +116,6 @@ function toAttempt(row: Schema['attempt']): AttemptView {
     sittingDate: row.sitting_date,
     side: row.side as Side | null,
     conditions: JSON.parse(row.conditions_json) as Conditions,
-    trial: JSON.parse(row.result_json) as CountTrial,
+    trial: JSON.parse(row.result_json) as Trial,
   };
 }

@@ -4,11 +4,13 @@ import { saveGroup, withPeople } from '../use-cases/groups';
 import { isDemo, openRegister, type Register } from '../use-cases/openRegister';
 import { beDemo, changePlace } from '../use-cases/places';
 import { confirmLevel } from '../use-cases/readPeople';
-import { enterPaperResult, saveAttempt } from '../use-cases/saveAttempt';
+import { enterSheet } from '../use-cases/enterSheet';
+import { saveAttempt } from '../use-cases/saveAttempt';
 import { noteToday } from '../use-cases/saveEntry';
 import { addPerson, addWalkIn, changePerson, emptyPersonForm } from '../use-cases/savePerson';
 import { today } from '../use-cases/today';
 import { seeded, trialEvents } from './events';
+import { asSheetLine, coreTests, furtherTests } from './others';
 import { groups, hall, people, type DemoPerson, type DemoSitting } from './hall';
 
 const dayMs = 86_400_000;
@@ -138,8 +140,11 @@ async function loadSitting(
   const key = Array.from({ length: 16 }, () => Math.floor(chance() * 16).toString(16)).join('');
   const seatHeightCm = sitting.seatHeightCm ?? 43;
   if (sitting.fromPaper) {
-    const paper = { testedOn: day, stands: sitting.stands, handsUsed: false, cleanBeforeHands: null, seatHeightCm };
-    must(await enterPaperResult(db, personId, paper, today, key), `a paper result of ${day}`);
+    const stands = { test: 'chair-stand-30s', tries: [sitting.stands] };
+    must(
+      await enterSheet(db, sheet(day, seatHeightCm, [asSheetLine(stands, personId, key)]), today),
+      `paper of ${day}`,
+    );
   } else {
     const startWallMs = Date.parse(`${day}T09:40:00Z`) + Math.floor(chance() * 3_600_000);
     const body = {
@@ -153,8 +158,26 @@ async function loadSitting(
     };
     must(await saveAttempt(db, key, body, today), `a sitting of ${day}`);
   }
+  if (sitting.ends === undefined) {
+    const others = [
+      ...coreTests(sitting.stands, chance),
+      ...(Math.round(sitting.weeksAgo) % 3 === 0
+        ? furtherTests(sitting.stands, chance, Math.floor(chance() * 15))
+        : []),
+    ];
+    const lines = others.map((line, i) => asSheetLine(line, personId, `${key}-${i}`));
+    must(await enterSheet(db, sheet(day, seatHeightCm, lines), today), `the other tests of ${day}`);
+  }
   if (sitting.confirmed) await confirmLevel(db, personId, day);
 }
+
+const sheet = (testedOn: string, seatHeightCm: number, lines: readonly object[]) => ({
+  testedOn,
+  who: 'Bo, assistant',
+  seatHeightCm,
+  shoes: 'flat',
+  lines,
+});
 
 function must(answer: { kind: string }, what: string): void {
   if (answer.kind === 'rejected')

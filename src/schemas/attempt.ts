@@ -1,8 +1,8 @@
 import { array, mixed, string, type AnyObject, type InferType } from 'yup';
 import { stopReasons, type AttemptEvent } from '../core/shapes/attempt';
-import { walkingAids } from '../core/shapes/facts';
-import { day, exactly, numberIn, oneOf, typedDay, wholeIn, within, yesNo } from './building';
-import { bodyLimits } from './requests';
+import { outcomes, walkingAids } from '../core/shapes/facts';
+import { day, exactly, listOf, numberIn, oneOf, wholeIn, within, yesNo } from './building';
+import { bodyLimits, fourStageSeconds, helps } from './requests';
 
 const stamp = {
   seq: wholeIn(0, 100_000).required('is needed'),
@@ -27,12 +27,17 @@ const carries = {
   hold: {},
   note: { text: reason() },
   entered: {
-    value: wholeIn(0, 300).required('is needed'),
+    value: numberIn(-200, 1000).nullable().defined(),
     handsUsed: yesNo().required('is needed'),
     cleanBeforeHands: wholeIn(0, 300),
+    outcome: oneOf(outcomes),
+    trials: listOf(numberIn(-200, 1000).required('is needed'), 10).optional(),
+    seconds: fourStageSeconds().optional().default(undefined),
+    help: oneOf(helps),
+    who: string().typeError('must be text').max(80, 'must have at most 80 letters'),
   },
   strike: { ofSeq: wholeIn(0, 100_000).required('is needed'), reason: reason() },
-  add: { value: wholeIn(0, 300).required('is needed'), reason: reason() },
+  add: { value: numberIn(-200, 1000).required('is needed'), reason: reason() },
   move: { toPersonId: string().required('is needed'), reason: reason() },
 } as const satisfies Record<AttemptEvent['kind'], object>;
 
@@ -79,22 +84,3 @@ export const attemptBody = exactly({
 });
 
 export type AttemptBody = InferType<typeof attemptBody>;
-
-/** A result written on paper, typed in afterwards. */
-export const paperForm = (today: string) =>
-  exactly({
-    testedOn: typedDay()
-      .required('Write the day it was done.')
-      .test('not-in-future', 'This day is still to come.', (v?: string) => v === undefined || v <= today),
-    stands: wholeIn(0, 60, 'stands').required('Write how many stands were counted.'),
-    handsUsed: yesNo().required(),
-    cleanBeforeHands: wholeIn(0, 60, 'stands').nullable().defined(),
-    seatHeightCm: numberIn(30, 60, 'cm').required('Write the height of the seat.'),
-  }).test('clean-not-more', function (value) {
-    const { stands, handsUsed, cleanBeforeHands } = value;
-    if (handsUsed && cleanBeforeHands !== null && cleanBeforeHands > stands)
-      return this.createError({ path: 'cleanBeforeHands', message: 'Not more than all stands together.' });
-    return true;
-  });
-
-export type PaperForm = InferType<ReturnType<typeof paperForm>>;

@@ -15,7 +15,7 @@ import { day, exactly, listOf, numberIn, oneOf, wholeIn, yesNo } from './buildin
 export const bodyLimits = { ageYears: [18, 110], heightCm: [120, 220], massKg: [30, 250], seatCm: [25, 80] } as const;
 
 const sides = ['L', 'R'] as const;
-const helps = ['none', 'furniture', 'person'] as const;
+export const helps = ['none', 'furniture', 'person'] as const;
 
 const personFields = () =>
   exactly({
@@ -35,7 +35,7 @@ const personFields = () =>
     return true;
   });
 
-const fourStageSeconds = () =>
+export const fourStageSeconds = () =>
   exactly({
     sideBySide: numberIn(0, 10, 's').required('is needed'),
     semiTandem: numberIn(0, 10, 's').required('is needed'),
@@ -62,7 +62,7 @@ function resultFields(protocols: readonly Protocol[]) {
   }).test('fits-its-test', function (value: AnyObject | undefined) {
     const protocol = byId.get(String(value?.['test']));
     if (!value || !protocol) return true;
-    const faults = faultsOf(value, protocol).map(([field, message]) =>
+    const faults = resultFaults(value, protocol).map(([field, message]) =>
       this.createError({ path: `${this.path}.${field}`, message }),
     );
     return faults.length === 0 || new ValidationError(faults);
@@ -71,7 +71,8 @@ function resultFields(protocols: readonly Protocol[]) {
 
 type Fault = readonly [field: string, message: string];
 
-function faultsOf(result: AnyObject, protocol: Protocol): Fault[] {
+/** What of a result does not fit the test it names, by field. */
+export function resultFaults(result: AnyObject, protocol: Protocol): Fault[] {
   const sent = result as Record<string, unknown>;
   const { value, side, cleanBeforeHands, trials, capS, seconds, help, outcome = 'done' } = sent;
   const faults: Fault[] = [];
@@ -80,12 +81,14 @@ function faultsOf(result: AnyObject, protocol: Protocol): Fault[] {
   const fits = (v: unknown) =>
     typeof v !== 'number' ||
     (v >= protocol.range.min && v <= protocol.range.max && (!protocol.range.whole || Number.isInteger(v)));
-  if (outcome === 'done' && !given(value) && !protocol.asksHelp)
+  if (outcome === 'done' && ![value, trials, seconds].some(given) && !protocol.asksHelp)
     faults.push(['value', 'is needed for an outcome of done']);
   if (outcome !== 'done' && given(value))
     faults.push(['value', `goes with an outcome of done only, not ${String(outcome)}`]);
   if (!fits(value)) faults.push(['value', range]);
   if (Array.isArray(trials) && !trials.every(fits)) faults.push(['trials', range]);
+  if (outcome !== 'done' && Array.isArray(trials) && trials.length > 0)
+    faults.push(['trials', `go with an outcome of done only, not ${String(outcome)}`]);
   if (given(side) && protocol.sides === 'none') faults.push(['side', `${protocol.id} has no sides: leave it out`]);
   if (typeof cleanBeforeHands === 'number' && typeof value === 'number' && cleanBeforeHands > value)
     faults.push(['cleanBeforeHands', 'must not be more than value']);

@@ -2,6 +2,8 @@ import { format, parseISO } from 'date-fns';
 import type { Limiter, LimiterKind, Readiness, WalkingAid } from '../core/shapes/facts';
 import type { IncidentKind, IntakeSection, Joint } from '../core/shapes/intake';
 import type { NormTable } from '../core/shapes/norms';
+import { scoredValue } from '../core/score/scoreResult';
+import type { Protocol } from '../core/shapes/protocol';
 import type { RegisterState } from '../core/registerLine';
 
 /** `2 Mar 2026` */
@@ -16,8 +18,8 @@ export const longDay = (day: string): string => format(parseISO(day), 'EEEE, d M
 export const tableWords = (sex: NormTable): string =>
   sex === 'female' ? 'women' : sex === 'male' ? 'men' : 'norm table open';
 
-export const rowWords = (row: { sex: 'female' | 'male'; ageLow: number; ageHigh: number }): string =>
-  `${tableWords(row.sex)} ${row.ageLow}–${row.ageHigh}`;
+export const rowWords = (row: { sex: 'female' | 'male' | 'both'; ageLow: number; ageHigh: number }): string =>
+  `${row.sex === 'both' ? 'people' : tableWords(row.sex)} ${row.ageLow}–${row.ageHigh}`;
 
 export const readinessWords: Readonly<Record<Readiness, string>> = {
   ready: 'ready',
@@ -57,6 +59,12 @@ export const aidWords: Readonly<Record<WalkingAid, string>> = { none: 'none', st
 /** Stands as they are said: hands used prints "12 with hands", never 0. */
 export const standsWords = (trial: { counted: number; handsUsed: boolean }): string =>
   trial.handsUsed ? `${trial.counted} with hands` : String(trial.counted);
+
+/** A result with its unit, a walk with its speed: `9 stands`, `7.4 s`, `4.6 s (0.87 m/s)`. */
+export function valueWords(protocol: Protocol, value: number): string {
+  const words = `${value} ${value === 1 && protocol.unit.endsWith('s') && protocol.unit !== 's' ? protocol.unit.slice(0, -1) : protocol.unit}`;
+  return protocol.speedOverM === undefined ? words : `${words} (${scoredValue(protocol, value).toFixed(2)} m/s)`;
+}
 
 export const signed = (by: number): string => (by > 0 ? `+${by}` : by < 0 ? `−${-by}` : '0');
 

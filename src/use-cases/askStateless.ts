@@ -1,16 +1,18 @@
 import { normsVersion, protocolById, protocols } from '../catalogue/protocols';
 import { levelRules } from '../catalogue/rules';
-import { risePowerRule } from '../catalogue/rules/risePower';
+import { compositeRules } from '../catalogue/rules/composites';
 import { ageOn } from '../core/math/age';
 import { assignLevels } from '../core/level/assign';
 import { printDose } from '../core/level/code';
 import { roundTo } from '../core/math/round';
 import type { MeasurementError } from '../core/score/error';
-import type { Ranked, Rank } from '../core/score/rank';
-import { risePower, type RisePower } from '../core/score/risePower';
-import { scoreResult, type Score } from '../core/score/scoreResult';
+import { positionsHeld, resultOf } from '../core/measure/measuredTrial';
+import { compositesOf, type Composites } from '../core/score/composites';
+import type { Rank } from '../core/score/rank';
+import { moreIsBetter, scoreResult, type Score } from '../core/score/scoreResult';
 import type { Facts, IsoDate, Kit, TestResult } from '../core/shapes/facts';
 import type { NormTable } from '../core/shapes/norms';
+import type { Protocol } from '../core/shapes/protocol';
 import { parse, type FieldError } from '../schemas/parse';
 import { levelsRequest, scoreRequest, type LevelsRequest, type ScoreRequest } from '../schemas/requests';
 
@@ -31,15 +33,15 @@ export function askScore(input: unknown, today: IsoDate): Answered {
   const sex = person.sex ?? null;
   const all = results.map((r) => toTestResult(r, testedOn));
   const scores = all.map((result) => ({ result, score: scored(result, ageFor(person, result.testedOn), sex) }));
-  const power = powerOf(all, person, sex);
+  const composites = compositesFrom(all, person, sex);
   return {
     kind: 'answered',
     body: {
       age: ageFor(person, testedOn),
       normsVersion,
-      results: scores.map(({ result, score }) => printScore(result, score, sex)),
-      composites: { battery: null, risePower: power && printPower(power) },
-      warnings: warningsOf(all),
+      results: scores.map(({ result, score }) => printScore(result, score, sex, isPoorerSide(result, all))),
+      composites: printComposites(composites),
+      warnings: warningsOf(all, composites),
     },
   };
 }
@@ -91,9 +93,16 @@ function toTestResult(sent: SentResult, testedOn: IsoDate): TestResult {
     ...sent,
     testedOn: sent.testedOn ?? testedOn,
     outcome: sent.outcome ?? 'done',
-    value: sent.value ?? null,
+    value: sent.value ?? derived(sent),
     trials: sent.trials?.filter((t) => t !== undefined) ?? null,
   };
+}
+
+/** Sent without its value, a result follows from its tries or its seconds by the rule of the test. */
+function derived({ test, trials, seconds }: SentResult): number | null {
+  const protocol = protocolById(test);
+  if (seconds) return positionsHeld(seconds);
+  return protocol ? resultOf(protocol, trials?.filter((t) => t !== undefined) ?? []) : null;
 }
 
 function scored(result: TestResult, ageYears: number, sex: NormTable): Score {
@@ -102,43 +111,49 @@ function scored(result: TestResult, ageYears: number, sex: NormTable): Score {
   return scoreResult(protocol, result, { ageYears, sex });
 }
 
-/** From the five stands first, then from the counted ones; a count with hands tells nothing of rising. */
-function powerOf(results: readonly TestResult[], person: SentPerson, sex: NormTable): RisePower | null {
-  const { heightCm, massKg } = person;
-  if (!heightCm || !massKg) return null;
-  const usable = results.filter((r) => r.outcome === 'done' && !r.handsUsed && (r.value ?? 0) > 0 && r.seatHeightCm);
-  const perStand = usable.flatMap((r) => {
-    const rises = protocolById(r.test)?.rises;
-    if (!rises || !r.value || !r.seatHeightCm) return [];
-    const secondsPerStand = rises.kind === 'seconds-for' ? r.value / rises.rises : rises.seconds / r.value;
-    return [{ first: rises.kind === 'seconds-for', secondsPerStand, seatM: r.seatHeightCm / 100 }];
-  });
-  const chosen = perStand.find((p) => p.first) ?? perStand[0];
-  return chosen
-    ? risePower(
-        { massKg, heightM: heightCm / 100, seatM: chosen.seatM, secondsPerStand: chosen.secondsPerStand, sex },
-        risePowerRule,
-      )
-    : null;
+/** What several results say together; of two of one test the first is gone by. */
+function compositesFrom(results: readonly TestResult[], person: SentPerson, sex: NormTable): Composites {
+  const { heightCm = null, massKg = null } = person;
+  return compositesOf(compositeRules, protocols, results, (day) => ({
+    ...{ heightCm, massKg, sex },
+    ageYears: ageFor(person, day),
+  }));
 }
 
-function warningsOf(results: readonly TestResult[]): string[] {
-  const parts = ['four-stage', 'gait-4m', 'five-stands'];
-  const hasAll = parts.every((test) => results.some((r) => r.test === test));
-  return hasAll
-    ? ['The three-part performance battery is not computed by this version; its parts are answered one by one.']
+const batteryParts = ['four-stage', 'gait-4m', 'five-stands'];
+
+function warningsOf(results: readonly TestResult[], { battery }: Composites): string[] {
+  const hasAll = batteryParts.every((test) => results.some((r) => r.test === test));
+  return hasAll && !battery
+    ? ['The three-part battery needs the seconds of each standing position, and its parts no more than 14 days apart.']
     : [];
 }
 
-function printScore(result: TestResult, score: Score, sex: NormTable): object {
+/** One of two legs is compared with norms that were taken of the leg people chose: the better one. */
+function isPoorerSide(result: TestResult, results: readonly TestResult[]): boolean {
   const protocol = protocolById(result.test);
-  const set = protocol?.norms?.id;
-  const norm = (rank: Rank) => (rank.kind === 'ranked' ? printRank(rank, set) : null);
+  if (protocol?.sides !== 'both' || !result.side || result.value === null) return false;
+  const { value } = result;
+  return results.some(
+    (r) =>
+      r.test === result.test &&
+      r.testedOn === result.testedOn &&
+      r.side !== result.side &&
+      r.value !== null &&
+      (moreIsBetter(protocol) ? r.value > value : r.value < value),
+  );
+}
+
+function printScore(result: TestResult, score: Score, sex: NormTable, poorerSide: boolean): object {
+  const protocol = protocolById(result.test);
+  const norm = (rank: Rank) => (poorerSide ? null : printRank(rank, protocol));
+  const notes = poorerSide ? ['The norms are of the leg people chose: the other side is compared.'] : score.notes;
   return {
     test: result.test,
     side: result.side ?? null,
     value: result.value,
     unit: protocol?.unit,
+    ...(protocol?.speedOverM !== undefined && score.scored !== null ? { speedMS: roundTo(score.scored, 0.001) } : {}),
     ...(result.outcome === 'done' ? {} : { outcome: result.outcome }),
     ...(score.handsUsed ? { handsUsed: true } : {}),
     norm: norm(score.rank),
@@ -146,20 +161,49 @@ function printScore(result: TestResult, score: Score, sex: NormTable): object {
     cutoffs: score.cutoffs.map(({ id, limit, past, source }) => ({ id, limit, past, source: source.cite })),
     standard: score.standard && { ...score.standard, source: score.standard.source.cite },
     error: score.error && printError(score.error),
-    notes: score.notes,
+    publishedErrors: (protocol?.publishedErrors ?? []).map(({ source, ...rest }) => ({ ...rest, source: source.cite })),
+    notes,
   };
 }
 
-function printRank({ row, p50, percentile, z, band }: Ranked, set: string | undefined): object {
-  return { set, ...row, p50, percentile: roundTo(percentile, 0.1), z: roundTo(z, 0.01), band };
+/** Figures in the unit scored in: that of the test, or m/s for a walk. */
+function printRank(rank: Rank, protocol: Protocol | undefined): object | null {
+  const set = protocol?.norms?.id;
+  switch (rank.kind) {
+    case 'no-norm':
+      return null;
+    case 'ranked': {
+      const { row, p50, percentile, z, band } = rank;
+      const { sex, ageLow, ageHigh, p25, p75 } = row;
+      const two = (n: number) => roundTo(n, 0.01);
+      return {
+        ...{ set, sex, ageLow, ageHigh, p25: two(p25), p50: two(p50), p75: two(p75) },
+        ...{ percentile: roundTo(percentile, 0.1), z: two(z), band },
+      };
+    }
+    case 'limit':
+      return { set, ...rank.row, worseThanAverageOver: rank.limit, worseThanAverage: rank.worse };
+    case 'mean':
+      return { set, ...rank.row };
+  }
 }
 
-function printError({ sem, mdc90, mdc95, source }: MeasurementError): object {
-  return { sem: roundTo(sem, 0.01), mdc90: roundTo(mdc90, 0.01), mdc95: roundTo(mdc95, 0.01), source: source.cite };
+function printError({ sem, mdc90, mdc95, source, from }: MeasurementError): object {
+  const two = (n: number | null) => (n === null ? null : roundTo(n, 0.01));
+  return { sem: two(sem), mdc90: two(mdc90), mdc95: two(mdc95), from, source: source.cite };
 }
 
-function printPower({ watts, wattsPerKg, low, limit, source }: RisePower): object {
-  return { watts: roundTo(watts, 0.1), wattsPerKg: roundTo(wattsPerKg, 0.01), low, limit, source: source.cite };
+function printComposites({ battery, power }: Composites): object {
+  return {
+    battery: battery && {
+      ...{ total: battery.total, balance: battery.balance, gait: battery.gait, stands: battery.stands },
+      ...{ low: battery.low, source: battery.source.cite },
+    },
+    risePower: power && {
+      ...{ watts: roundTo(power.watts, 0.1), wattsPerKg: roundTo(power.wattsPerKg, 0.01), low: power.low },
+      ...{ limit: power.limit, source: power.source.cite },
+    },
+  };
 }
 
 function toFacts(sent: LevelsRequest, testedOn: IsoDate, results: readonly TestResult[]): Facts {

@@ -7,7 +7,10 @@ import {
   type RegisterQuestion,
 } from '../core/registerLine';
 import { ofKind } from '../core/intake/entries';
+import { protocolById } from '../catalogue/protocols';
 import type { Known } from '../core/intake/known';
+import { performanceScale } from '../core/score/performance';
+import { moreIsBetter } from '../core/score/scoreResult';
 import { daysBetween } from '../core/math/days';
 import type { PersonView } from '../core/personView';
 import type { IsoDate } from '../core/shapes/facts';
@@ -65,8 +68,10 @@ async function upToDate(db: Register, today: IsoDate): Promise<Kept> {
     keptBy.set(db, kept);
   }
   const mine = kept;
-  mine.reading = mine.reading.then(() => refresh(db, mine, today));
-  await mine.reading;
+  const mineOnly = mine.reading.then(() => refresh(db, mine, today));
+  // Who comes next tries anew, whatever became of this reading.
+  mine.reading = mineOnly.catch(() => undefined);
+  await mineOnly;
   return mine;
 }
 
@@ -121,9 +126,10 @@ export function lineOf(view: PersonView, groupIds: readonly string[], today: Iso
     state: stateOf(view, today),
     why: known.readiness.reasons[0]?.text ?? '',
     stands: latest ? { counted: latest.attempt.trial.counted, handsUsed: latest.attempt.trial.handsUsed } : null,
-    lastTestedOn: latest?.attempt.sittingDate ?? null,
+    lastTestedOn: view.lastTestedOn,
     dueOn: due?.on ?? null,
-    toWatch: latest?.score.cutoffs.filter((c) => c.past).length ?? 0,
+    toWatch: view.toWatch,
+    standing: standingOf(view),
     code: confirmed.at(-1)?.level.code ?? null,
     waitingCode: levelWaiting?.code ?? null,
     toRepeat: view.path.next.words.startsWith('Repeat'),
@@ -131,6 +137,18 @@ export function lineOf(view: PersonView, groupIds: readonly string[], today: Iso
     lapsesOn: lapsesSoon(known, today),
     groupIds,
   };
+}
+
+function standingOf({ tests }: PersonView): RegisterLine['standing'] {
+  return Object.fromEntries(
+    tests.flatMap(({ test, series }) => {
+      const protocol = protocolById(test);
+      const score = series[0]?.sittings[0]?.score;
+      if (!protocol || !score || score.scored === null) return [];
+      const scale = performanceScale(score.rank, moreIsBetter(protocol));
+      return scale ? [[test, scale.at(score.scored)]] : [];
+    }),
+  );
 }
 
 const soonDays = 14;

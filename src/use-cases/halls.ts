@@ -12,10 +12,6 @@ const byName = (a: RegisterLine, b: RegisterLine): number => a.name.localeCompar
 
 /** Which lines a page of the whole hall lists, and in which order. */
 const lists = {
-  scores: {
-    of: (l: RegisterLine) => l.lastTestedOn !== null,
-    order: (a: RegisterLine, b: RegisterLine) => b.toWatch - a.toWatch || byName(a, b),
-  },
   levels: {
     of: (l: RegisterLine) => l.waitingCode !== null || l.code !== null,
     order: (a: RegisterLine, b: RegisterLine) =>
@@ -43,6 +39,34 @@ export async function readHall(
   today: IsoDate,
 ): Promise<HallAnswer> {
   const lines = (await allLines(db, today)).filter(lists[list].of).sort(lists[list].order);
+  return pageOf(db, lines, page, today);
+}
+
+export interface ScoresOrder {
+  /** `name`, `past` for those past the most lines, or the id of a test: lowest first, those without it last. */
+  readonly sort: string;
+  readonly pastOnly: boolean;
+}
+
+/** One page of everybody with a result. */
+export async function readHallScores(
+  db: Register,
+  { sort, pastOnly }: ScoresOrder,
+  page: number,
+  today: IsoDate,
+): Promise<HallAnswer> {
+  const of = (l: RegisterLine) => l.standing[sort] ?? Infinity;
+  const order =
+    sort === 'name'
+      ? byName
+      : sort === 'past'
+        ? (a: RegisterLine, b: RegisterLine) => b.toWatch - a.toWatch || byName(a, b)
+        : (a: RegisterLine, b: RegisterLine) => (of(a) === of(b) ? byName(a, b) : of(a) - of(b));
+  const lines = (await allLines(db, today)).filter((l) => l.lastTestedOn !== null && (!pastOnly || l.toWatch > 0));
+  return pageOf(db, lines.sort(order), page, today);
+}
+
+async function pageOf(db: Register, lines: readonly RegisterLine[], page: number, today: IsoDate): Promise<HallAnswer> {
   const of = Math.max(1, Math.ceil(lines.length / perPage));
   const shown = Math.min(Math.max(1, page), of);
   const ids = lines.slice((shown - 1) * perPage, shown * perPage).map((l) => l.id);

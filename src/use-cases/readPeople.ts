@@ -1,22 +1,22 @@
-import { normsVersion, protocolById } from '../catalogue/protocols';
+import { normsVersion, protocolById, protocols } from '../catalogue/protocols';
+import { compositeRules } from '../catalogue/rules/composites';
 import { readinessRules } from '../catalogue/readiness/readiness';
 import { levelRules } from '../catalogue/rules';
-import { risePowerRule } from '../catalogue/rules/risePower';
 import { bodyOn, factsOf } from '../core/intake/facts';
 import { knownOn, type Known } from '../core/intake/known';
 import { ageOn } from '../core/math/age';
 import type { Level, LevelsAnswer } from '../core/level/answer';
 import { assignLevels } from '../core/level/assign';
 import { pathOf } from '../core/path';
-import type { AttemptView, PersonView, SittingView } from '../core/personView';
-import { changeBetween, type Sat } from '../core/retest/change';
+import type { AttemptView, CountedAttempt, PersonView, SittingView } from '../core/personView';
+import { changeBetween } from '../core/retest/change';
 import { retestDue } from '../core/retest/due';
-import { risePower, type RisePower } from '../core/score/risePower';
+import { compositesOf } from '../core/score/composites';
 import { scoreResult } from '../core/score/scoreResult';
 import type { Facts, IsoDate, TestResult } from '../core/shapes/facts';
-import type { Intake, PersonRecord } from '../core/shapes/intake';
+import type { PersonRecord } from '../core/shapes/intake';
 import type { Person, PersonId, Place } from '../core/shapes/person';
-import type { Protocol } from '../core/shapes/protocol';
+import { testViewOf, type TestSat, type TestView } from '../core/testView';
 import { listAttempts } from '../database/attempts';
 import type { Register } from '../database/connection';
 import { listEntries } from '../database/entries';
@@ -134,12 +134,19 @@ export function toResult(attempt: AttemptView): TestResult | null {
   return {
     test: attempt.test,
     testedOn: attempt.sittingDate,
-    outcome: 'done',
-    value: trial.counted,
     side: attempt.side,
     seatHeightCm: attempt.conditions.seatHeightCm ?? null,
     handsUsed: trial.handsUsed,
     cleanBeforeHands: trial.handsUsed ? trial.cleanBeforeHands : null,
+    ...(trial.kind === 'count'
+      ? { outcome: 'done', value: trial.counted }
+      : {
+          outcome: trial.outcome,
+          value: trial.value,
+          trials: trial.trials.length > 1 ? trial.trials : null,
+          seconds: trial.seconds,
+          help: trial.help ?? null,
+        }),
   };
 }
 
@@ -152,14 +159,22 @@ function describe(
   today: IsoDate,
 ): PersonView {
   const { intake, readiness } = known;
-  const sittings = sittingsOf(person, intake, attempts);
-  const counted = new Set(sittings.map((s) => s.attempt.clientKey));
+  const sittings = sittingsOf(person, attempts);
+  const tests = testsOf(person, attempts);
+  const counted = new Set(tests.flatMap((t) => t.series.flatMap((s) => s.sittings.map(({ key }) => key))));
   const levels = assignLevels(levelRules, factsFrom(person, known, place, attempts, confirmed, today));
   const latest = sittings[0];
-  const toWatch = latest?.score.cutoffs.filter((c) => c.past).length ?? 0;
-  const due = latest
-    ? retestDue(latest.attempt.sittingDate, { pastCutoff: toWatch > 0, readiness: readiness.outcome })
-    : null;
+  const newest = tests.flatMap((t) => t.series.flatMap((s) => s.sittings[0] ?? []));
+  const toWatch = newest.reduce((sum, s) => sum + s.score.cutoffs.filter((c) => c.past).length, 0);
+  // The chair stand sets the date; whoever has only other results is asked back by the newest of them.
+  const lastTestedOn =
+    latest?.attempt.sittingDate ??
+    newest
+      .map((s) => s.on)
+      .sort()
+      .at(-1) ??
+    null;
+  const due = lastTestedOn ? retestDue(lastTestedOn, { pastCutoff: toWatch > 0, readiness: readiness.outcome }) : null;
   const levelWaiting = waiting(levels, confirmed, latest);
   const newestDay = attempts.at(-1)?.sittingDate;
   const path = pathOf({
@@ -168,7 +183,7 @@ function describe(
     readinessWhy: readiness.reasons[0]?.text ?? '',
     toAsk: readiness.asked !== 'current',
     lacking: [...(intake.heightCm === null ? ['height'] : []), ...(intake.massKg === null ? ['mass'] : [])],
-    lastTestedOn: latest?.attempt.sittingDate ?? null,
+    lastTestedOn,
     toRepeat:
       attempts.some((a) => a.sittingDate === newestDay && a.trial.state === 'to-repeat') &&
       latest?.attempt.sittingDate !== newestDay,
@@ -185,6 +200,15 @@ function describe(
     ageYears: ageOn(person.birthDate, today),
     path,
     sittings,
+    tests,
+    composites: compositesOf(
+      compositeRules,
+      protocols,
+      tests.flatMap((t) => t.series[0]?.sittings[0]?.result ?? []),
+      (day) => bodyOn(person, intake, day),
+    ),
+    lastTestedOn,
+    toWatch,
     otherAttempts: attempts.filter((a) => !counted.has(a.clientKey)).reverse(),
     levels,
     confirmed,
@@ -206,56 +230,64 @@ function waiting(
   return since && last.level.code === level.code ? null : level;
 }
 
-function sittingsOf(person: Person, intake: Intake, attempts: readonly AttemptView[]): SittingView[] {
-  const firstOfDay = new Map<IsoDate, AttemptView>();
+const isCounted = (attempt: AttemptView): attempt is CountedAttempt => attempt.trial.kind === 'count';
+
+function sittingsOf(person: Person, attempts: readonly AttemptView[]): SittingView[] {
+  const firstOfDay = new Map<IsoDate, CountedAttempt>();
   for (const attempt of attempts)
-    if (attempt.test === loopTest && attempt.trial.state === 'finished' && !firstOfDay.has(attempt.sittingDate))
+    if (
+      attempt.test === loopTest &&
+      isCounted(attempt) &&
+      attempt.trial.state === 'finished' &&
+      !firstOfDay.has(attempt.sittingDate)
+    )
       firstOfDay.set(attempt.sittingDate, attempt);
   const inOrder = [...firstOfDay.values()];
-  return inOrder.map((attempt, i) => toSitting(person, intake, attempt, inOrder[i - 1])).reverse();
+  return inOrder.map((attempt, i) => toSitting(person, attempt, inOrder[i - 1])).reverse();
 }
 
-function toSitting(person: Person, intake: Intake, attempt: AttemptView, before: AttemptView | undefined): SittingView {
-  const protocol = protocolById(attempt.test);
-  if (!protocol)
-    throw new RangeError(`readPeople: the register holds the test ${attempt.test}, which the catalogue does not`);
+function toSitting(person: Person, attempt: CountedAttempt, before: CountedAttempt | undefined): SittingView {
+  const protocol = theProtocol(attempt);
   const sat = satOf(person, attempt);
+  const older = before && satOf(person, before);
+  if (!sat) throw new RangeError(`readPeople: attempt ${attempt.clientKey} is no sitting, it has no result`);
   return {
     attempt,
     ageYears: sat.ageYears,
     score: scoreResult(protocol, sat.result, { ageYears: sat.ageYears, sex: person.normTable }),
-    power: powerOf(protocol, person, intake, sat),
-    change: changeBetween(protocol, before && satOf(person, before), sat, person.normTable),
+    change: changeBetween(protocol, older ?? undefined, sat, person.normTable),
   };
 }
 
-function satOf(person: Person, attempt: AttemptView): Sat {
+function theProtocol({ test }: AttemptView) {
+  const protocol = protocolById(test);
+  if (!protocol) throw new RangeError(`readPeople: the register holds the test ${test}, which the catalogue does not`);
+  return protocol;
+}
+
+/** Every test with anything taken down, in the order of the stations. */
+function testsOf(person: Person, attempts: readonly AttemptView[]): TestView[] {
+  const byTest = groupBy(attempts, (a) => a.test);
+  return protocols.flatMap((protocol) => {
+    const sats = (byTest.get(protocol.id) ?? []).flatMap((attempt) => satOf(person, attempt) ?? []);
+    return testViewOf(protocol, sats, person.normTable) ?? [];
+  });
+}
+
+function satOf(person: Person, attempt: AttemptView): TestSat | null {
   const result = toResult(attempt);
-  if (!result) throw new RangeError(`readPeople: attempt ${attempt.clientKey} is no sitting, it has no result`);
-  const { aid, shoes } = attempt.conditions;
+  if (!result) return null;
+  const { conditions, trial } = attempt;
   return {
+    key: attempt.clientKey,
     on: attempt.sittingDate,
     ageYears: ageOn(person.birthDate, attempt.sittingDate),
     result,
     protocolVersion: attempt.protocolVersion,
-    aid,
-    shoes,
+    aid: conditions.aid,
+    shoes: conditions.shoes,
+    conditions,
+    fromPaper: trial.fromPaper,
+    who: trial.who,
   };
-}
-
-function powerOf({ rises }: Protocol, person: Person, intake: Intake, { result, on }: Sat): RisePower | null {
-  const body = bodyOn(person, intake, on);
-  if (!rises || rises.kind !== 'rises-in' || result.handsUsed || !result.value || !result.seatHeightCm) return null;
-  if (body.heightCm === null || body.massKg === null) return null;
-  const secondsPerStand = rises.seconds / result.value;
-  return risePower(
-    {
-      massKg: body.massKg,
-      heightM: body.heightCm / 100,
-      seatM: result.seatHeightCm / 100,
-      secondsPerStand,
-      sex: body.sex,
-    },
-    risePowerRule,
-  );
 }

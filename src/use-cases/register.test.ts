@@ -8,7 +8,8 @@ import { askRegister, lookForDoubles, wholeRegister } from './everybody';
 import { erasePerson, groupsToday, readGroups, readSitting, saveGroup, seatGroup, withPeople } from './groups';
 import { askPeople, describePerson, postPerson } from './openApi';
 import { confirmLevel, readPerson } from './readPeople';
-import { enterPaperResult, saveAttempt } from './saveAttempt';
+import { enterSheet } from './enterSheet';
+import { saveAttempt } from './saveAttempt';
 import { noteToday, saveEntry } from './saveEntry';
 import { addPerson, addWalkIn, changePerson, emptyPersonForm, toPersonForm } from './savePerson';
 import { listStation } from './station';
@@ -35,6 +36,18 @@ async function add(more: object = {}): Promise<string> {
   if (saved.kind !== 'saved') throw new Error(JSON.stringify(saved));
   return saved.id;
 }
+const paper = (personId: string, stands: number, more: object = {}, testedOn = today) => ({
+  testedOn,
+  who: '',
+  seatHeightCm: 43,
+  shoes: 'flat',
+  lines: [
+    {
+      ...{ key: `paper-${crypto.randomUUID()}`, personId, test: 'chair-stand-30s', side: null, aid: 'none' },
+      ...{ outcome: 'done', tries: [stands], handsUsed: false, cleanBeforeHands: null, help: null, ...more },
+    },
+  ],
+});
 const names = async (question: object) =>
   (await askRegister(db, { ...wholeRegister, ...question }, today)).lines.map((l) => l.name);
 const well = {
@@ -89,12 +102,7 @@ describe('finding somebody', () => {
   test('what is written of somebody shows at once, and only they are worked out anew', async () => {
     const [line] = (await askRegister(db, { ...wholeRegister, search: 'Casper' }, today)).lines;
     const id = line?.id ?? '';
-    await enterPaperResult(
-      db,
-      id,
-      { testedOn: today, stands: 12, handsUsed: false, cleanBeforeHands: null, seatHeightCm: 43 },
-      today,
-    );
+    await enterSheet(db, paper(id, 12), today);
     expect((await askRegister(db, { ...wholeRegister, search: 'Casper' }, today)).lines[0]?.stands?.counted).toBe(12);
     await changePerson(db, id, { ...form, name: 'Casper Newname', birthDate: '1965-01-01' }, today);
     expect(await names({ search: 'Newname' })).toEqual(['Casper Newname']);
@@ -233,12 +241,7 @@ describe('erase', () => {
       today,
       'answer-001',
     );
-    await enterPaperResult(
-      db,
-      id,
-      { testedOn: today, stands: 9, handsUsed: false, cleanBeforeHands: null, seatHeightCm: 43 },
-      today,
-    );
+    await enterSheet(db, paper(id, 9), today);
     await confirmLevel(db, id, today);
     await withPeople(db, [id, other], { kind: 'sit-today' }, today);
     // A trial that was theirs for a moment and went back names them in its events.

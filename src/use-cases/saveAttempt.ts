@@ -1,18 +1,19 @@
 import { protocolById } from '../catalogue/protocols';
-import { measureVersion, readCountTrial, type CountTrial } from '../core/measure/countTrial';
+import { measureVersion, readCountTrial } from '../core/measure/countTrial';
+import { readMeasuredTrial, type Trial } from '../core/measure/measuredTrial';
 import type { AttemptEvent } from '../core/shapes/attempt';
-import type { IsoDate } from '../core/shapes/facts';
-import type { PersonId } from '../core/shapes/person';
+import type { IsoDate, Side } from '../core/shapes/facts';
 import type { Protocol } from '../core/shapes/protocol';
-import { eventsOf, findAttempt, listAttempts, storeAttempt, type ClientKey } from '../database/attempts';
+import { eventsOf, listAttempts, storeAttempt, type ClientKey } from '../database/attempts';
 import type { Register } from '../database/connection';
 import { findPerson } from '../database/people';
-import { attemptBody, paperForm, type AttemptBody } from '../schemas/attempt';
+import { attemptBody, type AttemptBody } from '../schemas/attempt';
 import { parse, type FieldError } from '../schemas/parse';
+import { resultFaults } from '../schemas/requests';
 
 export type SaveAttempt =
-  | { readonly kind: 'created' | 'known'; readonly trial: CountTrial }
-  | { readonly kind: 'conflict'; readonly seqs: readonly number[]; readonly trial: CountTrial }
+  | { readonly kind: 'created' | 'known'; readonly trial: Trial }
+  | { readonly kind: 'conflict'; readonly seqs: readonly number[]; readonly trial: Trial }
   | { readonly kind: 'other-attempt' }
   | { readonly kind: 'rejected'; readonly errors: readonly FieldError[] };
 
@@ -40,9 +41,10 @@ export async function saveAttempt(
   );
 }
 
-/** The result of a counted test out of its events. */
-export function readTrial(protocol: Protocol, events: readonly AttemptEvent[]): CountTrial {
-  if (protocol.capture.kind !== 'count') throw new RangeError(`readTrial: ${protocol.id} is not counted`);
+/** The result of an attempt out of its events; a count that was tried and has no number is read as written down. */
+export function readTrial(protocol: Protocol, events: readonly AttemptEvent[]): Trial {
+  const untold = events.some((e) => e.kind === 'entered' && (e.outcome ?? 'done') !== 'done');
+  if (protocol.capture.kind !== 'count' || untold) return readMeasuredTrial(protocol, events);
   return readCountTrial(
     { durationS: protocol.capture.durationS, handsMakeZero: protocol.handsMakeZero === true },
     events,
@@ -61,7 +63,6 @@ async function faultsOf(
   if (!/^[A-Za-z0-9_-]{8,64}$/.test(clientKey))
     fault('', 'the key in the address must be 8 to 64 letters, digits, - or _');
   if (!protocol) fault('/test', `there is no test ${body.test}`);
-  else if (protocol.capture.kind !== 'count') fault('/test', `${body.test} is not taken down by counting yet`);
   else if (body.protocolVersion > protocol.version)
     fault('/protocolVersion', `the newest version of ${body.test} is ${protocol.version}`);
   const person = await findPerson(db, body.personId);
@@ -72,46 +73,26 @@ async function faultsOf(
   for (const [i, event] of body.events.entries()) {
     if (seqs.has(event.seq)) fault(`/events/${i}/seq`, `${event.seq} stands twice in this list`);
     seqs.add(event.seq);
+    if (protocol)
+      for (const [field, message] of eventFaults(event, protocol, body.side ?? null))
+        fault(`/events/${i}${field}`, message);
     if (event.kind === 'move' && !(await findPerson(db, event.toPersonId)))
       fault(`/events/${i}/toPersonId`, 'nobody in the register has this id');
   }
   return faults;
 }
 
-/** A result of the chair stand written on paper, typed in for the day it was done; one form is one result. */
-export async function enterPaperResult(
-  db: Register,
-  personId: PersonId,
-  input: unknown,
-  today: IsoDate,
-  clientKey: ClientKey = crypto.randomUUID(),
-): Promise<SaveAttempt> {
-  const parsed = parse(paperForm(today), input);
-  if (parsed.kind === 'bad') return { kind: 'rejected', errors: parsed.errors };
-  const known = await findAttempt(db, clientKey);
-  if (known) return { kind: 'known', trial: known.trial };
-  const { testedOn, stands, handsUsed, cleanBeforeHands, seatHeightCm } = parsed.value;
-  const entered = {
-    kind: 'entered',
-    value: stands,
-    handsUsed,
-    ...(handsUsed && cleanBeforeHands !== null ? { cleanBeforeHands } : {}),
-  };
-  const body = {
-    personId,
-    test: 'chair-stand-30s',
-    protocolVersion: protocolById('chair-stand-30s')?.version,
-    sittingDate: testedOn,
-    side: null,
-    conditions: { seatHeightCm },
-    events: [{ seq: 0, atMs: 0, wallMs: Date.now(), by: 'hand', ...entered }],
-  };
-  const saved = await saveAttempt(db, clientKey, body, today);
-  if (saved.kind !== 'rejected') return saved;
-  return {
-    kind: 'rejected',
-    errors: saved.errors.map((e) => (e.path === '/sittingDate' ? { ...e, path: '/testedOn' } : e)),
-  };
+const written = new Set<AttemptEvent['kind']>(['entered', 'strike', 'add', 'move', 'note']);
+
+/** What an event may say of this test: only what is counted is taken down tap by tap, and numbers lie in its range. */
+function eventFaults(event: AttemptEvent, protocol: Protocol, side: Side | null): (readonly [string, string])[] {
+  if (protocol.capture.kind !== 'count' && !written.has(event.kind))
+    return [['/kind', `${protocol.id} is taken down as a written result, not by ${event.kind}`]];
+  if (event.kind === 'add') return resultFaults({ value: event.value }, protocol).map(([f, m]) => [`/${f}`, m]);
+  if (event.kind !== 'entered') return [];
+  const { value, trials, outcome, seconds, help, cleanBeforeHands } = event;
+  const result = { value, trials, outcome, seconds, help, cleanBeforeHands, side };
+  return resultFaults(result, protocol).map(([field, message]) => [`/${field}`, message]);
 }
 
 /** Derives every stored result anew from its events; the differences, which should be none. */

@@ -10,7 +10,8 @@ import { eventsOf, listAttempts } from '../database/attempts';
 import { listConfirmedLevels } from '../database/levels';
 import { loadDemo } from '../demo/load';
 import { confirmLevel, readEverybody, readKnown, readPerson } from './readPeople';
-import { enterPaperResult, rebuildResults, saveAttempt } from './saveAttempt';
+import { enterSheet } from './enterSheet';
+import { rebuildResults, saveAttempt } from './saveAttempt';
 import { noteToday } from './saveEntry';
 import { addPerson, changePerson, emptyPersonForm } from './savePerson';
 
@@ -51,7 +52,7 @@ describe('the register file', () => {
     expect(await pragma('foreign_keys')).toEqual([{ foreign_keys: 1 }]);
     const raw = new SQLite(file);
     expect(raw.pragma('journal_mode', { simple: true })).toBe('wal');
-    expect(raw.pragma('user_version', { simple: true })).toBe(2);
+    expect(raw.pragma('user_version', { simple: true })).toBe(3);
     raw.close();
   });
   test('opened twice it is migrated once', async () => {
@@ -118,11 +119,23 @@ describe('people', () => {
   });
 });
 
+const paper = (personId: string, stands: number, more: object = {}, testedOn = today) => ({
+  testedOn,
+  who: '',
+  seatHeightCm: 43,
+  shoes: 'flat',
+  lines: [
+    {
+      ...{ key: `paper-${crypto.randomUUID()}`, personId, test: 'chair-stand-30s', side: null, aid: 'none' },
+      ...{ outcome: 'done', tries: [stands], handsUsed: false, cleanBeforeHands: null, help: null, ...more },
+    },
+  ],
+});
+
 describe('from a result to a confirmed level', () => {
-  const paper = { testedOn: today, stands: 9, handsUsed: false, cleanBeforeHands: null, seatHeightCm: 43 };
   test('a paper result scores, gives a level in the first classes, and a date', async () => {
     const id = await add();
-    await enterPaperResult(db, id, paper, today);
+    await enterSheet(db, paper(id, 9), today);
     const page = await readPerson(db, id, today);
     expect(page?.sittings[0]?.score.rank).toMatchObject({ kind: 'ranked', band: 'below' });
     expect(page?.levels.levels[0]?.code).toBe('S4/43/h@4x1');
@@ -131,7 +144,7 @@ describe('from a result to a confirmed level', () => {
   });
   test('a confirmed level keeps facts, rules version and reasons, and the path moves on', async () => {
     const id = await add({ classesSoFar: 5 });
-    await enterPaperResult(db, id, paper, today);
+    await enterSheet(db, paper(id, 9), today);
     expect(await confirmLevel(db, id, today)).toEqual({ kind: 'confirmed', code: 'S5/43/h@4x1' });
     const [kept] = await listConfirmedLevels(db, [id]);
     expect(kept?.facts.results).toHaveLength(1);
@@ -140,18 +153,18 @@ describe('from a result to a confirmed level', () => {
   });
   test('the first valid result of a day counts, a repeat of the same day is kept beside it', async () => {
     const id = await add();
-    await enterPaperResult(db, id, paper, today);
-    await enterPaperResult(db, id, { ...paper, stands: 14 }, today);
+    await enterSheet(db, paper(id, 9), today);
+    await enterSheet(db, paper(id, 14), today);
     const page = await readPerson(db, id, today);
     expect(page?.sittings.map((s) => s.attempt.trial.counted)).toEqual([9]);
     expect(page?.otherAttempts).toHaveLength(1);
   });
   test('a paper result for a day to come, or with more clean stands than stands, is refused', async () => {
     const id = await add();
-    const wrong = { ...paper, testedOn: '2026-03-03', stands: 5, handsUsed: true, cleanBeforeHands: 6 };
-    const answer = await enterPaperResult(db, id, wrong, today);
+    const wrong = paper(id, 5, { handsUsed: true, cleanBeforeHands: 6 }, '2026-03-03');
+    const answer = await enterSheet(db, wrong, today);
     expect(answer.kind === 'rejected' && answer.errors.map((e) => e.path).sort()).toEqual([
-      '/cleanBeforeHands',
+      '/lines/0/tries',
       '/testedOn',
     ]);
   });

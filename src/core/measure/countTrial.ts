@@ -1,7 +1,7 @@
 import type { AttemptEvent, StopReason } from '../shapes/attempt';
 
 /** Rises when the same events would give another result. */
-export const measureVersion = 1;
+export const measureVersion = 2;
 
 /** Longest absence of the page that a running trial survives. */
 export const longestGapMs = 2000;
@@ -10,6 +10,7 @@ type CountState = 'waiting' | 'running' | 'half-way-open' | 'finished' | 'stoppe
 
 /** What a list of events says of a counted trial, at any moment of it and for ever after. */
 export interface CountTrial {
+  readonly kind: 'count';
   readonly state: CountState;
   /** Stands counted up to the last moment, with or without hands. */
   readonly counted: number;
@@ -30,6 +31,8 @@ export interface CountTrial {
   /** The page was away for a moment and the trial went on. */
   readonly gapMs: number;
   readonly fromPaper: boolean;
+  /** Who took it down, where it was written on paper. */
+  readonly who: string | null;
   readonly falseStarts: number;
   readonly movedTo: string | null;
 }
@@ -84,6 +87,7 @@ export function readCountTrial(rule: CountRule, events: readonly AttemptEvent[])
     brokenOff: gaps.some((ms) => ms > longestGapMs) || live.some((e) => e.kind === 'hold'),
   });
   return {
+    kind: 'count',
     state,
     counted,
     handsUsed,
@@ -97,6 +101,7 @@ export function readCountTrial(rule: CountRule, events: readonly AttemptEvent[])
     stopReason: stop?.reason ?? null,
     gapMs: gaps.reduce((sum, ms) => sum + ms, 0),
     fromPaper: entered !== undefined,
+    who: entered?.who ?? null,
     falseStarts: live.filter((e) => e.kind === 'false-start').length,
     movedTo: moved?.toPersonId ?? null,
   };

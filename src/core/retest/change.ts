@@ -3,8 +3,9 @@ import { daysBetween } from '../math/days';
 import type { IsoDate, TestResult } from '../shapes/facts';
 import type { NormTable } from '../shapes/norms';
 import type { Protocol } from '../shapes/protocol';
-import { measurementError } from '../score/error';
+import { errorOf } from '../score/error';
 import { momentsOf, rankOpen, rowFor } from '../score/rank';
+import { moreIsBetter, scoredUnit, scoredValue } from '../score/scoreResult';
 
 export interface Sat {
   readonly on: IsoDate;
@@ -18,11 +19,17 @@ export interface Sat {
 export type Change =
   | { readonly kind: 'first-time' }
   | { readonly kind: 'not-comparable'; readonly why: string }
+  /** The newer one is the most this test can show, so nothing is said of getting better. */
+  | { readonly kind: 'at-top'; readonly top: number }
   | { readonly kind: 'hands'; readonly words: 'now without hands' | 'hands used this time' }
   | {
       readonly kind: 'no-clear-change' | 'clearly-better' | 'clearly-worse';
-      /** New less old, in the unit of the test. */
+      /** New less old, in `unit`. */
       readonly by: number;
+      /** Unit the change is told in: that of the test, or m/s for a walk. */
+      readonly unit: string;
+      /** Whether the person did better or worse, clearly or not. */
+      readonly better: boolean;
       readonly mdc95: number;
       readonly days: number;
       /** What the older result would drift to by chance alone, where it was extreme. */
@@ -34,7 +41,8 @@ export type Change =
  * Whether a change is more than the test's own error.
  *
  * Only a difference beyond MDC95 under like conditions is called clear. Of the two norm rows the wider error is used,
- * so a birthday between the sittings cannot make a change look real. A step from or to hands is never given a size.
+ * so a birthday between the sittings cannot make a change look real. A step from or to hands is never given a size,
+ * and at the cap or top stage of a test nothing is called better.
  */
 export function changeBetween(protocol: Protocol, older: Sat | undefined, newer: Sat, sex: NormTable): Change {
   if (!older) return { kind: 'first-time' };
@@ -46,15 +54,19 @@ export function changeBetween(protocol: Protocol, older: Sat | undefined, newer:
     return { kind: 'hands', words: now.handsUsed ? 'hands used this time' : 'now without hands' };
   if (now.handsUsed) return { kind: 'not-comparable', why: 'hands used both times' };
   if (was.value === null || now.value === null) return { kind: 'not-comparable', why: 'one of the two has no result' };
+  const top = topOf(protocol, now.capS);
+  if (top !== null && now.value >= top) return { kind: 'at-top', top };
   const mdc95 = widestMdc95(protocol, [older, newer], sex);
-  if (mdc95 === null) return { kind: 'not-comparable', why: 'no measurement error is known at this age' };
-  const by = roundTo(now.value - was.value, 0.01);
+  if (mdc95 === null) return { kind: 'not-comparable', why: 'no measurement error is known for this test and age' };
+  const by = roundTo(scoredValue(protocol, now.value) - scoredValue(protocol, was.value), 0.01);
   const unlike = unlikeConditions(older, newer);
-  const better = protocol.better === 'higher' ? by > 0 : by < 0;
+  const better = moreIsBetter(protocol) ? by > 0 : by < 0;
   const clear = Math.abs(by) > mdc95 && unlike.length === 0;
   return {
     kind: clear ? (better ? 'clearly-better' : 'clearly-worse') : 'no-clear-change',
     by,
+    unit: scoredUnit(protocol),
+    better,
     mdc95,
     days: daysBetween(older.on, newer.on),
     regressionTo: regressionTo(protocol, older, sex),
@@ -62,15 +74,27 @@ export function changeBetween(protocol: Protocol, older: Sat | undefined, newer:
   };
 }
 
+/** The most a test can show: the cap of a hold, the last of its stages; `null` where there is none. */
+export function topOf({ capture }: Protocol, capS?: number | null): number | null {
+  if (capture.kind === 'hold') return capS ?? capture.capS;
+  return capture.kind === 'staged' ? capture.stages : null;
+}
+
+/**
+ * The sitting later ones are held against: the first, or the second where it came within 14 days, as by then the test
+ * was known (common practice, no published source).
+ * @param sats oldest first
+ */
+export function baselineOf<S extends { readonly on: IsoDate }>(sats: readonly S[]): S | undefined {
+  const [first, second] = sats;
+  return first && second && daysBetween(first.on, second.on) <= baselineDays ? second : first;
+}
+const baselineDays = 14;
+
 function widestMdc95(protocol: Protocol, sats: readonly Sat[], sex: NormTable): number | null {
-  const { reliability } = protocol;
-  if (!reliability) return null;
   const sexes = sex ? [sex] : (['female', 'male'] as const);
   const found = sats.flatMap(({ ageYears }) =>
-    sexes.flatMap((s) => {
-      const row = rowFor(protocol.norms, { ageYears, sex: s });
-      return row ? [measurementError(row, reliability).mdc95] : [];
-    }),
+    sexes.flatMap((s) => errorOf(protocol, rowFor(protocol.norms, { ageYears, sex: s }))?.mdc95 ?? []),
   );
   return found.length > 0 ? Math.max(...found) : null;
 }
@@ -79,7 +103,7 @@ function widestMdc95(protocol: Protocol, sats: readonly Sat[], sex: NormTable): 
 function regressionTo(protocol: Protocol, older: Sat, sex: NormTable): number | null {
   const { value } = older.result;
   if (value === null || !protocol.reliability) return null;
-  const { rank } = rankOpen(protocol.norms, value, older.ageYears, sex);
+  const { rank } = rankOpen(protocol.norms, scoredValue(protocol, value), older.ageYears, sex);
   if (rank.kind !== 'ranked' || Math.abs(rank.z) <= 1) return null;
   const { mean } = momentsOf(rank.row);
   return mean + protocol.reliability.r * (value - mean);

@@ -2,8 +2,13 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { chairStand30s } from '../../catalogue/protocols/chair-stand-30s/protocol';
 import type { TestResult } from '../shapes/facts';
-import { changeBetween, type Sat } from './change';
+import { protocolById } from '../../catalogue/protocols';
+import type { Sex } from '../shapes/norms';
+import { rankAmongPeers } from '../score/rank';
+import { baselineOf, changeBetween, type Sat } from './change';
 import { retestDue } from './due';
+import { splitPercentile } from './split';
+import { trendOf, type TrendPoint } from './trend';
 
 const sat = (value: number, on: string, more: Partial<TestResult> = {}, ageYears = 77): Sat => ({
   on,
@@ -51,6 +56,108 @@ describe('change against the error of the test', () => {
         expect(change(sat(b, '2026-01-01'), sat(a, '2026-03-02')).kind).toBe(opposite[there] ?? there);
       }),
     );
+  });
+});
+
+describe('change in other tests', () => {
+  const other = (test: string, older: number, newer: number, sex: Sex = 'female') => {
+    const protocol = protocolById(test);
+    if (!protocol) throw new Error(`no test ${test}`);
+    return changeBetween(protocol, sat(older, '2026-01-01', { test }), sat(newer, '2026-03-02', { test }), sex);
+  };
+  test('up and go, women 75-79: 1.0 s faster is no clear change, 1.1 s is clearly better (MDC95 1.01)', () => {
+    expect(other('up-and-go-8ft', 8, 7)).toMatchObject({ kind: 'no-clear-change', by: -1, better: true, unit: 's' });
+    expect(other('up-and-go-8ft', 8, 6.9).kind).toBe('clearly-better');
+    expect(other('up-and-go-8ft', 8, 9.1).kind).toBe('clearly-worse');
+  });
+  test('a walk is told as speed: 5.0 to 4.3 s is +0.13 m/s, over the published 0.11 (Goldberg & Schepens 2011)', () => {
+    expect(other('gait-4m', 5, 4.3)).toMatchObject({ kind: 'clearly-better', by: 0.13, unit: 'm/s', better: true });
+    expect(other('gait-4m', 5, 4.5)).toMatchObject({ kind: 'no-clear-change', by: 0.09 });
+  });
+  test('five stands go by the published 2.5 s (Goldberg et al. 2012)', () => {
+    expect(other('five-stands', 15, 12.5).kind).toBe('no-clear-change');
+    expect(other('five-stands', 15, 12.4).kind).toBe('clearly-better');
+  });
+  test('at the cap of the clock or the last position nothing is called better', () => {
+    expect(other('one-leg', 12, 45)).toEqual({ kind: 'at-top', top: 45 });
+    expect(other('one-leg', 45, 12)).toMatchObject({ kind: 'clearly-worse' });
+    expect(other('four-stage', 2, 4)).toEqual({ kind: 'at-top', top: 4 });
+  });
+  test('without a known error nothing is judged', () => {
+    expect(other('thigh-hold', 20, 40)).toMatchObject({ kind: 'not-comparable' });
+  });
+});
+
+describe('several sittings', () => {
+  test('the second within 14 days is the better baseline, as by then the test was known', () => {
+    const at = (...days: string[]) => baselineOf(days.map((on) => ({ on })))?.on;
+    expect(at('2026-01-01', '2026-01-15', '2026-03-02')).toBe('2026-01-15');
+    expect(at('2026-01-01', '2026-01-16', '2026-03-02')).toBe('2026-01-01');
+    expect([at('2026-01-01'), at()]).toEqual(['2026-01-01', undefined]);
+  });
+  const points = (...values: number[]): TrendPoint[] => values.map((value, i) => ({ day: i * 90, value }));
+  test('three sittings make a trend, two do not; one odd day does not tip it', () => {
+    expect(trendOf(points(9, 10))).toBeNull();
+    expect(trendOf(points(9, 10, 11))?.perYear).toBeCloseTo((1 / 90) * 365.25, 9);
+    expect(trendOf(points(9, 10, 11, 2, 13, 14, 15))?.perYear).toBeCloseTo((1 / 90) * 365.25, 9);
+  });
+  // Slopes a day of 1, 3, 2, 5, 4 on days 0 to 4, sorted: -1 -1 1/2 2/3 3/4 1 1 4/3 2 3; median 7/8; n = 5: C = 8.0,
+  // so ranks 1 and 10 (by hand).
+  test('five points: the median slope and its 95 % interval by hand', () => {
+    const trend = trendOf([1, 3, 2, 5, 4].map((value, day) => ({ day, value })));
+    expect(trend?.perYear).toBeCloseTo(0.875 * 365.25, 9);
+    expect([trend?.interval.low, trend?.interval.high].map((s) => (s ?? NaN) / 365.25)).toEqual([-1, 3]);
+    expect(trend?.interval.coversPercent).toBe(95);
+  });
+  test('with three sittings the interval covers 67 %, with four 92 % (2 of n! orders miss it)', () => {
+    expect(trendOf(points(9, 10, 12))?.interval.coversPercent).toBe(67);
+    expect(trendOf(points(9, 10, 12, 11))?.interval.coversPercent).toBe(92);
+  });
+  test('turned upside down the trend is turned upside down', () => {
+    fc.assert(
+      fc.property(fc.array(fc.integer({ min: 0, max: 30 }), { minLength: 3, maxLength: 9 }), (values) => {
+        const [up, down] = [trendOf(points(...values)), trendOf(points(...values.map((v) => -v)))];
+        expect(down?.perYear).toBeCloseTo(-(up?.perYear ?? NaN), 9);
+        expect(down?.interval.low).toBeCloseTo(-(up?.interval.high ?? NaN), 9);
+      }),
+    );
+  });
+});
+
+describe('a change of percentile in two parts', () => {
+  const { norms } = chairStand30s;
+  // Women: 10 stands at 79 is 25.0; the same 10 at 80, z -0.405, is 34.3; 12 there, z 0.135, is 55.4 (by hand, table of the normal curve).
+  test('a birthday lifts the same 10 stands from 25 to 34; the rest is the woman’s own', () => {
+    const split = splitPercentile(
+      norms,
+      { value: 10, peer: { ageYears: 79, sex: 'female' } },
+      { value: 12, peer: { ageYears: 80, sex: 'female' } },
+    );
+    expect(split?.before).toBeCloseTo(25, 9);
+    expect(split?.birthday).toBeCloseTo(9.3, 1);
+    expect(split?.own).toBeCloseTo(21.1, 1);
+  });
+  test('the parts add up exactly; without a birthday there is no birthday part', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 30 }),
+        fc.integer({ min: 1, max: 30 }),
+        fc.integer({ min: 60, max: 94 }),
+        fc.integer({ min: 60, max: 94 }),
+        (a, b, young, old) => {
+          const at = (value: number, ageYears: number) => ({ value, peer: { ageYears, sex: 'male' as const } });
+          const split = splitPercentile(norms, at(a, young), at(b, old));
+          if (!split) throw new Error('every count from 1 has a rank');
+          expect(split.birthday + split.own).toBeCloseTo(split.after - split.before, 12);
+          if (young === old) expect(split.birthday).toBe(0);
+        },
+      ),
+    );
+  });
+  test('without a rank there is no split', () => {
+    const at = (ageYears: number) => ({ value: 10, peer: { ageYears, sex: 'male' as const } });
+    expect(rankAmongPeers(norms, 10, { ageYears: 95, sex: 'male' }).kind).toBe('no-norm');
+    expect(splitPercentile(norms, at(94), at(95))).toBeNull();
   });
 });
 

@@ -1,14 +1,17 @@
+import { roundTo } from '../math/round';
 import type { TestResult } from '../shapes/facts';
-import type { Cutoff, NormRow, NormTable, Sex, Source } from '../shapes/norms';
+import type { Cutoff, NormRow, NormTable, Sex, Source, StandardRow } from '../shapes/norms';
 import type { Protocol } from '../shapes/protocol';
-import { measurementError, type MeasurementError } from './error';
-import { rankOpen, rowFor, type OpenRank, type Rank } from './rank';
+import { errorOf, type MeasurementError } from './error';
+import { coveringRow, rankOpen, rowFor, scaled, type OpenRank, type Rank } from './rank';
 
 export interface CutoffAnswer {
   readonly id: string;
   readonly label: string;
   readonly meaning: string;
   readonly limit: number;
+  /** Which side of the line it lies on, to be said in words. */
+  readonly pastIf: Cutoff['pastIf'];
   readonly past: boolean;
   readonly source: Source;
 }
@@ -21,7 +24,10 @@ export interface StandardAnswer {
 
 export interface Score {
   readonly test: string;
+  /** As it was taken down. */
   readonly value: number | null;
+  /** As it is compared: a walk as speed, a chair stand with hands as 0; `null` without a result. */
+  readonly scored: number | null;
   readonly handsUsed: boolean;
   readonly rank: Rank;
   readonly both: OpenRank['both'];
@@ -38,29 +44,41 @@ export interface Scored {
   readonly sex: NormTable;
 }
 
+/** A result as norms, cut-offs and changes read it: a timed walk as speed in m/s, everything else as it is. */
+export function scoredValue(protocol: Protocol, value: number): number {
+  return protocol.speedOverM === undefined ? value : protocol.speedOverM / value;
+}
+
+/** Unit of `scoredValue`, and whether more of it is better. */
+export const scoredUnit = (protocol: Protocol): string => (protocol.speedOverM === undefined ? protocol.unit : 'm/s');
+export const moreIsBetter = (protocol: Protocol): boolean =>
+  protocol.speedOverM !== undefined || protocol.better === 'higher';
+
 /**
  * Everything the norms say of one result. Hands used is 0 by rule: never ranked, past every line, no standard met.
  * @param person age on the day of this test
  */
 export function scoreResult(protocol: Protocol, result: TestResult, person: Scored): Score {
   const hands = result.handsUsed === true && protocol.handsMakeZero === true;
-  const byRule = result.outcome !== 'done' ? null : hands ? 0 : result.value;
+  const { value } = result.outcome === 'done' ? result : { value: null };
+  const scored = value === null ? null : hands ? 0 : scoredValue(protocol, value);
   const open: OpenRank =
-    byRule === null || hands
-      ? { rank: { kind: 'no-norm', why: hands ? 'hands-used' : 'no-set' }, both: null }
-      : rankOpen(protocol.norms, byRule, person.ageYears, person.sex);
+    scored === null || hands
+      ? { rank: { kind: 'no-norm', why: hands ? 'hands-used' : 'no-result' }, both: null }
+      : rankOpen(protocol.norms, scored, person.ageYears, person.sex);
   const peers = peersOf(person, open);
   const row = peers && rowFor(protocol.norms, peers);
   return {
     test: protocol.id,
     value: result.value,
+    scored,
     handsUsed: hands,
     rank: open.rank,
     both: open.both,
     normSource: protocol.norms?.source ?? null,
-    cutoffs: byRule === null ? [] : cutoffsOf(protocol, byRule, row),
-    standard: byRule === null ? null : standardOf(protocol, byRule, person),
-    error: hands || !row || !protocol.reliability ? null : measurementError(row, protocol.reliability),
+    cutoffs: scored === null ? [] : cutoffsOf(protocol, scored, row, person.sex),
+    standard: scored === null ? null : standardOf(protocol, scored, person),
+    error: hands || scored === null ? null : errorOf(protocol, row ?? undefined),
     notes: notesOf(protocol, result, open, hands),
   };
 }
@@ -71,25 +89,36 @@ function peersOf(person: Scored, open: OpenRank): { ageYears: number; sex: Sex }
   return sex && { ageYears: person.ageYears, sex };
 }
 
-function cutoffsOf(protocol: Protocol, value: number, row: NormRow | null | undefined): CutoffAnswer[] {
-  return (protocol.cutoffs ?? []).flatMap((cutoff) => {
-    const limit = cutoff.limit === 'p25' ? row?.p25 : cutoff.limit;
-    if (limit === undefined) return [];
-    const { id, label, meaning, source } = cutoff;
-    return [{ id, label, meaning, limit, past: isPast(cutoff.pastIf, value, limit), source }];
-  });
+/** With the norm table left open a line that differs by sex is read where it is passed sooner. */
+function cutoffsOf(protocol: Protocol, value: number, row: NormRow | null | undefined, sex: NormTable): CutoffAnswer[] {
+  const answers = new Map<string, CutoffAnswer>();
+  for (const cutoff of protocol.cutoffs ?? []) {
+    if (cutoff.sex && sex && cutoff.sex !== sex) continue;
+    const limit = cutoff.limit === 'p25' ? row?.p25 : scaled(cutoff.limit, cutoff.inTestUnit ?? 1);
+    if (limit === undefined) continue;
+    const { id, label, meaning, pastIf, source } = cutoff;
+    const answer = { id, label, meaning, limit, pastIf, past: isPast(pastIf, value, limit), source };
+    const known = answers.get(id);
+    if (!known || passedSooner(answer, known)) answers.set(id, answer);
+  }
+  return [...answers.values()];
 }
 
+const passedSooner = (a: CutoffAnswer, b: CutoffAnswer): boolean =>
+  a.pastIf.startsWith('<') ? a.limit > b.limit : a.limit < b.limit;
+
+/** Compared to a ten-thousandth, so that a speed made by dividing lies on the line it is on. */
 function isPast(pastIf: Cutoff['pastIf'], value: number, limit: number): boolean {
+  const by = roundTo(value - limit, 1e-4);
   switch (pastIf) {
     case '<':
-      return value < limit;
+      return by < 0;
     case '<=':
-      return value <= limit;
+      return by <= 0;
     case '>=':
-      return value >= limit;
+      return by >= 0;
     case '>':
-      return value > limit;
+      return by > 0;
   }
 }
 
@@ -97,14 +126,12 @@ function isPast(pastIf: Cutoff['pastIf'], value: number, limit: number): boolean
 function standardOf(protocol: Protocol, value: number, person: Scored): StandardAnswer | null {
   const { standard } = protocol;
   if (!standard || person.ageYears >= standard.notFromAge) return null;
-  const limits = standard.rows
-    .filter(
-      (r) =>
-        (person.sex === null || r.sex === person.sex) && r.ageLow <= person.ageYears && person.ageYears <= r.ageHigh,
-    )
-    .map((r) => r.limit);
+  const sexes = person.sex ? [person.sex] : (['female', 'male'] as const);
+  const limits = sexes.flatMap(
+    (sex) => coveringRow<StandardRow>(standard.rows, { sex, ageYears: person.ageYears })?.limit ?? [],
+  );
   if (limits.length === 0) return null;
-  const higher = protocol.better === 'higher';
+  const higher = moreIsBetter(protocol);
   const limit = higher ? Math.max(...limits) : Math.min(...limits);
   return { limit, met: higher ? value >= limit : value <= limit, source: standard.source };
 }
@@ -113,19 +140,24 @@ function notesOf(protocol: Protocol, result: TestResult, open: OpenRank, hands: 
   if (result.outcome !== 'done')
     return [`${protocol.title}: ${result.outcome.replace('-', ' ')}, so there is nothing to rank.`];
   if (hands) return [`${String(result.value)} with hands: 0 by the rule of the test, so it is not ranked.`];
-  const notes = open.rank.kind === 'ranked' ? [] : [noNormWords[open.rank.why](protocol)];
+  const notes = open.rank.kind === 'no-norm' ? [noNormWords[open.rank.why](protocol)] : [];
+  if (protocol.norms?.note && open.rank.kind !== 'no-norm') notes.push(protocol.norms.note);
   const seat = result.seatHeightCm;
   if (protocol.norms && protocol.seatCm && seat && Math.abs(seat - protocol.seatCm) > 1)
     notes.push(
       `The norms were taken from a ${protocol.seatCm} cm seat; this one was ${seat} cm, so the rank is only a hint.`,
     );
+  const cap = result.capS ?? (protocol.capture.kind === 'hold' ? protocol.capture.capS : null);
+  if (cap !== null && result.value !== null && result.value >= cap)
+    notes.push(`At the top of this test: the clock stops at ${cap} s.`);
   if (open.both) notes.push('Norm table left open: both are given, and the more cautious one is used.');
   return notes;
 }
 
-const noNormWords: Record<Exclude<Rank, { kind: 'ranked' }>['why'], (protocol: Protocol) => string> = {
-  'no-set': (p) => `No norm set is shipped for ${p.title} yet.`,
+const noNormWords: Record<Extract<Rank, { kind: 'no-norm' }>['why'], (protocol: Protocol) => string> = {
+  'no-set': (p) => `There is no norm set for ${p.title}.`,
   'age-not-covered': (p) => `The norms of ${p.title} do not cover this age; the nearest row is not used in its place.`,
   'zero-not-ranked': () => 'A result of 0 is not ranked.',
   'hands-used': () => 'Hands used: not ranked.',
+  'no-result': () => 'No result: nothing to rank.',
 };

@@ -1,3 +1,5 @@
+import type { FourStageSeconds, Outcome, TestResult } from './facts';
+
 /** One try at a test: what happened and when. The list of events is the record; everything else is derived. */
 
 export type EventBy = 'key' | 'touch' | 'device' | 'hand';
@@ -36,9 +38,17 @@ export type AttemptEvent = Stamp &
     /** A result written down on paper and typed in later. */
     | {
         readonly kind: 'entered';
-        readonly value: number;
+        /** `null` where it was tried and there is no number, or where the tries tell it. */
+        readonly value: number | null;
         readonly handsUsed: boolean;
         readonly cleanBeforeHands?: number;
+        /** Done where left out. */
+        readonly outcome?: Outcome;
+        readonly trials?: readonly number[];
+        readonly seconds?: FourStageSeconds;
+        readonly help?: NonNullable<TestResult['help']>;
+        /** Who took it down. */
+        readonly who?: string;
       }
     /** Corrections: the struck event stays in the list, with who and why. */
     | { readonly kind: 'strike'; readonly ofSeq: number; readonly reason: string }

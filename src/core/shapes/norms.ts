@@ -12,27 +12,80 @@ export interface Source {
   readonly fromMemory: boolean;
 }
 
-/** One printed row: the middle half of that sex and age. For times `p25` is the slower value. */
-export interface NormRow {
-  readonly sex: Sex;
+interface AgeRow<S extends Sex | 'both' = Sex> {
+  readonly sex: S;
   readonly ageLow: number;
   readonly ageHigh: number;
+}
+
+/** The middle half of one sex and age, as ranks are read from it. For times `p25` is the slower value. */
+export interface NormRow extends AgeRow {
   readonly p25: number;
   readonly p75: number;
 }
 
-export interface NormSet {
-  readonly id: string;
-  readonly source: Source;
-  readonly unit: string;
-  readonly rows: readonly NormRow[];
+/** A printed row, with what another printing or another memory says of it. */
+export interface MiddleHalfRow extends NormRow {
+  readonly confidence?: Source['confidence'];
+  readonly other?: { readonly p25: number; readonly p75: number };
 }
+
+export interface MeanSdRow extends AgeRow {
+  readonly mean: number;
+  readonly sd: number;
+  readonly n?: number;
+}
+
+/** Mean with the 95 % interval of the mean; how single people spread is not given. */
+export interface MeanCiRow extends AgeRow<Sex | 'both'> {
+  readonly mean: number;
+  readonly ciLow: number;
+  readonly ciHigh: number;
+}
+
+/** Over this is worse than average; it is a limit, not a mean. */
+export interface LimitRow extends AgeRow<'both'> {
+  readonly limit: number;
+}
+
+interface NormSetHead {
+  readonly id: string;
+  readonly title: string;
+  readonly source: Source;
+  /** Unit the figures are printed in. */
+  readonly unit: string;
+  /** What a printed figure is multiplied by to be in the unit of the test; 1 where left out. */
+  readonly inTestUnit?: number;
+  readonly population: string;
+  /** What to mind when reading it. */
+  readonly note?: string;
+}
+
+/** A published table as printed. Each form allows what its figures carry, and no more. */
+export type NormSet = NormSetHead &
+  (
+    | {
+        readonly kind: 'middle-half';
+        readonly rows: readonly MiddleHalfRow[];
+        /** A count of 0 is not ranked: nothing says how far under the table it lies. */
+        readonly zeroNotRanked?: true;
+      }
+    /** `skewed`: mean and spread are said, no percentile is made of them. */
+    | { readonly kind: 'mean-sd'; readonly skewed: boolean; readonly rows: readonly MeanSdRow[] }
+    /** `worseOverInterval`: the source calls slower than the upper end worse than average. */
+    | { readonly kind: 'mean-ci'; readonly worseOverInterval: boolean; readonly rows: readonly MeanCiRow[] }
+    | { readonly kind: 'limit'; readonly rows: readonly LimitRow[] }
+  );
 
 /** A line below (or above) which a source speaks of risk. `p25` stands for the row's own 25th percentile. */
 export interface Cutoff {
   readonly id: string;
   readonly pastIf: '<' | '<=' | '>=' | '>';
   readonly limit: number | 'p25';
+  /** Left out where the line is the same for both. Two lines of one id are one line, read by sex. */
+  readonly sex?: Sex;
+  /** What the printed limit is multiplied by to be in the unit scored in; 1 where left out. */
+  readonly inTestUnit?: number;
   /** Short, kind words for a peg on the rail. */
   readonly label: string;
   readonly meaning: string;
@@ -40,10 +93,7 @@ export interface Cutoff {
 }
 
 /** A result that many keep when they manage on their own to 90, by sex and age. */
-export interface StandardRow {
-  readonly sex: Sex;
-  readonly ageLow: number;
-  readonly ageHigh: number;
+export interface StandardRow extends AgeRow {
   readonly limit: number;
 }
 
@@ -52,6 +102,17 @@ export interface Standard {
   readonly rows: readonly StandardRow[];
   /** From this age on the standard is not shown. */
   readonly notFromAge: number;
+}
+
+/** A published figure of how much a result moves by itself, or of how much change means something. */
+export interface PublishedError {
+  readonly statistic: 'SEM' | 'MDC90' | 'MDC95' | 'small meaningful change' | 'substantial meaningful change' | 'MCID';
+  readonly value: number;
+  readonly unit: string;
+  readonly population: string;
+  /** Older people living in the community, so it may be held beside our own people. */
+  readonly community: boolean;
+  readonly source: Source;
 }
 
 export interface Reliability {
@@ -64,4 +125,27 @@ export interface Reliability {
 export interface RisePowerRule {
   readonly limits: Readonly<Record<Sex, number>>;
   readonly source: Source;
+}
+
+/** Points by time: the first row whose time is not exceeded; none where the part was not done. */
+export interface TimeRow {
+  /** Seconds; `null` for any longer time. */
+  readonly upToS: number | null;
+  readonly points: number;
+}
+
+/** The scoring table of the three-part battery; data of the catalogue. */
+export interface BatteryRule {
+  readonly holdS: number;
+  readonly tandemPartS: number;
+  readonly gait: readonly TimeRow[];
+  readonly stands: readonly TimeRow[];
+  readonly lowUpTo: number;
+  readonly source: Source;
+  readonly lowSource: Source;
+}
+
+export interface CompositeRules {
+  readonly battery: BatteryRule;
+  readonly risePower: RisePowerRule;
 }

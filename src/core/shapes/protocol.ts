@@ -1,5 +1,5 @@
 import type { Thing } from './person';
-import type { Cutoff, NormSet, Reliability, Standard } from './norms';
+import type { Cutoff, NormSet, PublishedError, Reliability, Standard } from './norms';
 
 /** How a test is taken down: there is one screen a kind of capture, not a screen a test. */
 export type Capture =
@@ -56,6 +56,13 @@ export interface Protocol {
   readonly cutoffs?: readonly Cutoff[];
   readonly standard?: Standard;
   readonly reliability?: Reliability;
+  readonly publishedErrors?: readonly PublishedError[];
+  /** Metres walked: norms, cut-offs and changes are then read as speed, m/s, higher better. */
+  readonly speedOverM?: number;
+  /** Result out of several tries; one try where left out. */
+  readonly tries?: { readonly count: number; readonly by: 'best' | 'mean' };
+  /** Seconds of each position are kept beside the number of positions held. */
+  readonly asksSeconds?: true;
   /** True where a count made with the hands is 0 by rule and kept apart as "with hands". */
   readonly handsMakeZero?: boolean;
   /** True where a result may be that it was done and with which help, with or without seconds. */

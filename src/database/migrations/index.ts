@@ -1,6 +1,7 @@
 import { sql, type Migration } from 'kysely';
 import { firstLoop } from './0001-first-loop';
 import { intakeAndReadiness } from './0002-intake-and-readiness';
+import { anyTest } from './0003-any-test';
 
 /**
  * A migration with its number. Kysely does not wrap SQLite's schema changes in a transaction, so each opens its own
@@ -23,6 +24,7 @@ function numbered(version: number, change: Migration['up']): Migration {
 export const migrations: Readonly<Record<string, Migration>> = {
   '0001-first-loop': numbered(1, firstLoop),
   '0002-intake-and-readiness': numbered(2, intakeAndReadiness),
+  '0003-any-test': numbered(3, anyTest),
 };
 
 export const newestVersion = Object.keys(migrations).length;

@@ -23,7 +23,7 @@ interface Props {
   /** Half of the error bar of the latest flag: 1.96 standard errors. */
   readonly reach: number | null;
   /** Least value there can be: the rule does not run under it. */
-  readonly least?: number;
+  readonly least?: number | undefined;
   readonly width?: number;
   readonly small?: boolean;
 }

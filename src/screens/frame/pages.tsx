@@ -17,10 +17,11 @@ interface PagesProps {
 /** Ways to the pages of a long list; nothing where there is one. */
 export function Pages({ path, page, of }: PagesProps) {
   if (of <= 1) return null;
+  const to = (n: number) => `${path}${path.includes('?') ? '&' : '?'}page=${n}`;
   return (
     <nav aria-label="Pages" className="mt-5 flex items-center gap-4">
       {page > 1 && (
-        <ButtonLink look="line" href={`${path}?page=${page - 1}`}>
+        <ButtonLink look="line" href={to(page - 1)}>
           Earlier
         </ButtonLink>
       )}
@@ -28,7 +29,7 @@ export function Pages({ path, page, of }: PagesProps) {
         {page} of {of}
       </span>
       {page < of && (
-        <ButtonLink look="line" href={`${path}?page=${page + 1}`}>
+        <ButtonLink look="line" href={to(page + 1)}>
           Further
         </ButtonLink>
       )}

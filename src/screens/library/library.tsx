@@ -1,25 +1,22 @@
+import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { cautions } from '../../catalogue/cautions/cautions';
-import { measurementError } from '../../core/score/error';
-import { momentsOf } from '../../core/score/rank';
-import type { NormRow } from '../../core/shapes/norms';
 import { hazards, type Protocol } from '../../core/shapes/protocol';
 import { toKit } from '../../core/intake/cupboard';
 import type { Place } from '../../core/shapes/person';
 import { HazardMark } from '../drawing/hazardMark';
 import { StateMark } from '../drawing/stateMark';
 import { ButtonLink } from '../touch/button';
-import { rowWords } from '../words';
 import { SeatRow } from './seatRow';
 
 /** Where the numbers come from, what there is to sit on, and the cautions in full. */
 export function LibraryScreen({
-  protocol,
+  protocols,
   place,
   normsVersion,
   rulesVersion,
 }: {
-  protocol: Protocol;
+  protocols: readonly Protocol[];
   place: Place;
   normsVersion: string;
   rulesVersion: string;
@@ -29,7 +26,22 @@ export function LibraryScreen({
     <div className="pt-5">
       <h1 className="text-2xl font-extrabold">Library</h1>
       <div className="mt-3 grid gap-x-12 gap-y-8 lg:grid-cols-[1.35fr_1fr]">
-        <NormTable protocol={protocol} normsVersion={normsVersion} />
+        <section aria-labelledby="norms">
+          <Heading id="norms">Norms and limits</Heading>
+          <p className="mt-2">
+            Every table as printed, with its source; the row of anybody lit, and a result scored without keeping it.
+          </p>
+          <ul className="mt-2">
+            {protocols.map((p) => (
+              <li key={p.id} className="border-b border-rule">
+                <Link href={`/library/norms/${p.id}`} className="flex min-h-11 items-center gap-3">
+                  <b className="underline decoration-rule underline-offset-4">{p.title}</b>
+                  <span className="ml-auto text-sm text-ink-soft">{figuresOf(p)}</span>
+                </Link>
+              </li>
+            ))}
+          </ul>
+        </section>
         <div className="min-w-0 space-y-8">
           <section aria-labelledby="cupboard">
             <Heading id="cupboard">The cupboard of {place.name}</Heading>
@@ -100,58 +112,15 @@ function Cautions({
   );
 }
 
-function NormTable({ protocol, normsVersion }: { protocol: Protocol; normsVersion: string }) {
-  const { norms, standard, reliability, cutoffs } = protocol;
-  if (!norms || !reliability) return null;
-  const standardOf = (row: NormRow) => {
-    const found = standard?.rows.find((r) => r.sex === row.sex && r.ageLow === row.ageLow);
-    return found && row.ageLow < (standard?.notFromAge ?? 0) ? found.limit : '–';
-  };
+/** What was published for a test, in a few words. */
+function figuresOf({ norms, cutoffs, standard, reliability }: Protocol): string {
+  const forms = { 'middle-half': 'middle half', 'mean-sd': 'mean and spread', 'mean-ci': 'mean', limit: 'limit' };
   return (
-    <section aria-labelledby="norms">
-      <Heading id="norms">{protocol.title}: norm table</Heading>
-      <table className="mt-2 w-full text-left">
-        <thead className="text-sm text-ink-soft">
-          <tr>
-            {['Women and men', '25th', '75th', 'SD read', 'Smallest real change', 'Many keep'].map((head) => (
-              <th key={head} className="py-1 pr-3 font-semibold">
-                {head}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {norms.rows.map((row) => (
-            <tr key={rowWords(row)} className="border-t border-rule">
-              <th className="py-1 font-semibold">{rowWords(row)}</th>
-              <td className="num">{row.p25}</td>
-              <td className="num">{row.p75}</td>
-              <td className="num">{momentsOf(row).sd.toFixed(1)}</td>
-              <td className="num">{measurementError(row, reliability).mdc95.toFixed(1)}</td>
-              <td className="num">{standardOf(row)}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-      <ul className="mt-3 space-y-1 text-sm text-ink-soft">
-        <li>
-          Middle half: {norms.source.cite}. From memory, no paper was opened; confidence {norms.source.confidence}.
-        </li>
-        <li>
-          Smallest real change: {reliability.source.cite}, R = {reliability.r}. From memory.
-        </li>
-        {standard && (
-          <li>
-            Many keep: {standard.source.cite}. From memory; not shown from {standard.notFromAge} on.
-          </li>
-        )}
-        {cutoffs?.map((c) => (
-          <li key={c.id}>
-            {c.label}: under {c.limit === 'p25' ? 'the 25th of the row' : c.limit}; {c.source.cite}. From memory.
-          </li>
-        ))}
-        <li>Norm version {normsVersion}.</li>
-      </ul>
-    </section>
+    [
+      ...(norms ? [forms[norms.kind]] : []),
+      ...(cutoffs ? ['watch lines'] : []),
+      ...(standard ? ['what many keep'] : []),
+      ...(reliability ? ['error'] : []),
+    ].join(', ') || 'no norms published'
   );
 }

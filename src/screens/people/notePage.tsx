@@ -3,7 +3,7 @@ import type { Place } from '../../core/shapes/person';
 import { cautions } from '../../catalogue/cautions/cautions';
 import { ButtonLink } from '../touch/button';
 import { dayWords, limiterLine, standsWords } from '../words';
-import { PrintButton } from './printButton';
+import { PrintButton } from '../touch/printButton';
 
 /** One page to a licensed professional: what is asked, what was found, and room for the answer. Black on white. */
 export function NoteScreen({ view, place, today }: { view: PersonView; place: Place; today: string }) {

@@ -236,7 +236,8 @@ function Others({ attempts }: { attempts: readonly AttemptView[] }) {
     <ul className="mt-2 text-sm" aria-label="Tries without a result">
       {attempts.slice(0, 4).map(({ clientKey, sittingDate, trial }) => (
         <li key={clientKey}>
-          {dayWords(sittingDate)}: {trial.counted} stands, {otherWords[trial.state] ?? 'not finished'}
+          {dayWords(sittingDate)}: {trial.kind === 'count' ? `${trial.counted} stands, ` : ''}
+          {otherWords[trial.state] ?? 'not finished'}
         </li>
       ))}
     </ul>

@@ -1,21 +1,30 @@
 import type { Change } from '../../core/retest/change';
 import type { MeasurementError } from '../../core/score/error';
-import type { Score } from '../../core/score/scoreResult';
+import { scoredValue, type Score } from '../../core/score/scoreResult';
+import type { Protocol } from '../../core/shapes/protocol';
+import type { TestSitting } from '../../core/testView';
 import type { SittingView } from '../../core/personView';
 import { NormRail, type Flag, type Peg } from '../drawing/normRail';
 import { monthYear, shortDay, signed } from '../words';
 
-/** A counted result as a mark on a rail. */
-export interface StoredTrial {
+/** A result as a mark on a rail. */
+export interface RailMark {
   readonly on: string;
-  readonly counted: number;
+  readonly value: number;
   readonly handsUsed: boolean;
 }
 
-export const trialMark = ({ attempt }: SittingView): StoredTrial => ({
+export const trialMark = ({ attempt }: SittingView): RailMark => ({
   on: attempt.sittingDate,
-  counted: attempt.trial.counted,
+  value: attempt.trial.counted,
   handsUsed: attempt.trial.handsUsed,
+});
+
+/** A sitting without a number lies on no rail and is marked as one with hands is: left out. */
+export const sittingMark = (protocol: Protocol, { on, result }: TestSitting): RailMark => ({
+  on,
+  value: result.value === null ? 0 : scoredValue(protocol, result.value),
+  handsUsed: result.handsUsed === true || result.value === null,
 });
 
 interface Props {
@@ -23,17 +32,20 @@ interface Props {
   readonly unit: string;
   readonly on: string;
   /** Newest first. */
-  readonly earlier: readonly StoredTrial[];
+  readonly earlier: readonly RailMark[];
+  /** Least value there can be. */
+  readonly least?: number;
   readonly small?: boolean;
   readonly width?: number;
 }
 
 /** A scored result on its rail; in words where there is nothing to draw on. */
-export function ScoreRail({ score, unit, on, earlier, small, width }: Props) {
-  if (score.rank.kind !== 'ranked' || score.value === null) return <p className="py-4 text-lg">{score.notes[0]}</p>;
+export function ScoreRail({ score, unit, on, earlier, least, small, width }: Props) {
+  if (score.rank.kind !== 'ranked' || score.scored === null)
+    return score.rank.kind === 'no-norm' ? <p className="py-4 text-lg">{score.notes[0]}</p> : null;
   const flags = [
     ...earlierFlags(earlier.filter((t) => !t.handsUsed)),
-    { value: score.value, label: `${score.value}${small ? '' : ` · ${shortDay(on)}`}`, latest: true },
+    { value: score.scored, label: `${score.scored}${small ? '' : ` · ${shortDay(on)}`}`, latest: true },
   ];
   return (
     <NormRail
@@ -42,6 +54,7 @@ export function ScoreRail({ score, unit, on, earlier, small, width }: Props) {
       flags={flags}
       pegs={pegsOf(score)}
       reach={reachOf(score.error)}
+      least={least}
       small={small}
       width={width}
     />
@@ -49,15 +62,16 @@ export function ScoreRail({ score, unit, on, earlier, small, width }: Props) {
 }
 
 /** One pale flag a value, with the months in which it was reached. */
-function earlierFlags(earlier: readonly StoredTrial[]): Flag[] {
-  return [...new Set(earlier.map((t) => t.counted))].map((value) => {
-    const months = [...new Set(earlier.filter((t) => t.counted === value).map((t) => monthYear(t.on)))];
+function earlierFlags(earlier: readonly RailMark[]): Flag[] {
+  return [...new Set(earlier.map((t) => t.value))].map((value) => {
+    const months = [...new Set(earlier.filter((t) => t.value === value).map((t) => monthYear(t.on)))];
     const shown = months.slice(0, 2).reverse().join(', ');
     return { value, label: months.length > 2 ? `${shown} and before` : shown, latest: false };
   });
 }
 
-const reachOf = (error: MeasurementError | null): number | null => error && 1.96 * error.sem;
+const reachOf = (error: MeasurementError | null): number | null =>
+  error && (error.sem === null ? error.mdc95 / Math.SQRT2 : 1.96 * error.sem);
 
 /** One peg a line; lines that fall on the same value share one. */
 function pegsOf(score: Score): Peg[] {
@@ -81,6 +95,8 @@ export function changeWords(change: Change): { readonly verdict: string; readonl
       return { verdict: 'not comparable', size: change.why };
     case 'hands':
       return { verdict: change.words, size: '' };
+    case 'at-top':
+      return { verdict: 'at the top of this test', size: '' };
     default: {
       const words = {
         'no-clear-change': 'no clear change',
@@ -89,7 +105,7 @@ export function changeWords(change: Change): { readonly verdict: string; readonl
       };
       return {
         verdict: words[change.kind],
-        size: `${signed(change.by)} · smallest real change ${change.mdc95.toFixed(1)}`,
+        size: `${signed(change.by)}${change.unit === 'm/s' || change.unit === 's' ? ` ${change.unit}` : ''} · smallest real change ${change.mdc95.toFixed(change.mdc95 < 1 ? 2 : 1)}`,
       };
     }
   }

@@ -1,114 +1,102 @@
-import type { ReactNode } from 'react';
+import Link from 'next/link';
 import type { CountTrial } from '../../core/measure/countTrial';
 import { momentsOf, percentileWords } from '../../core/score/rank';
+import { scoredUnit } from '../../core/score/scoreResult';
+import { splitWords } from './splitWords';
+import type { PersonView } from '../../core/personView';
+import type { Protocol } from '../../core/shapes/protocol';
+import type { TestSeries, TestSitting, TestView } from '../../core/testView';
 import { PersonHead, personHrefs } from '../people/personHead';
-import type { PersonView, SittingView } from '../../core/personView';
 import { ButtonLink } from '../touch/button';
-import { dayWords, rowWords, slowingWords, standsWords } from '../words';
-import { changeWords, ScoreRail, trialMark } from './rail';
+import { aidWords, dayWords, rowWords, slowingWords } from '../words';
+import { changeWords, ScoreRail, sittingMark } from './rail';
+import { cited, Says } from './says';
+import { cutoffWords, resultWords, sideName, standingWords } from './testWords';
+import { TrendChart } from './trendChart';
+import { trendPoints } from './trendPoints';
 
-/** One person's score: the rail across the page, then what it says, each with where it comes from. */
-export function ScoreScreen({ view }: { view: PersonView }) {
-  const latest = view.sittings[0];
-  const hrefs = personHrefs(view.person.id);
+interface Props {
+  readonly view: PersonView;
+  readonly protocol: Protocol;
+  readonly test: TestView;
+}
+
+/** One test of one person: the rail, how it went over time, what each figure says, and where it comes from. */
+export function ScoreScreen({ view, protocol, test }: Props) {
+  const [lead] = test.series;
+  const newest = lead?.sittings[0];
+  if (!lead || !newest) return null;
+  const { score } = newest;
+  const counted = view.sittings.find((s) => s.attempt.clientKey === newest.key)?.attempt.trial;
   return (
     <>
       <PersonHead {...view} here="scores" />
-      {latest ? (
-        <ScoreOf sitting={latest} earlier={view.sittings.slice(1, 6)} levelHref={hrefs.levels} />
-      ) : (
-        <div className="py-8 text-lg">
-          <p>
-            No result yet. After the first chair stand test this page shows where it stands among people of the same
-            age.
-          </p>
-          <ButtonLink href={hrefs.test} hard className="mt-4">
-            Set up the test
-          </ButtonLink>
-        </div>
-      )}
-    </>
-  );
-}
-
-function ScoreOf({
-  sitting,
-  earlier,
-  levelHref,
-}: {
-  sitting: SittingView;
-  earlier: readonly SittingView[];
-  levelHref: string;
-}) {
-  const { attempt, score, power } = sitting;
-  const { rank } = score;
-  return (
-    <>
       <div className="flex flex-wrap items-baseline gap-x-5 pt-3">
-        <h2 className="text-xl font-bold">30-second chair stand</h2>
+        <h2 className="text-xl font-bold">{protocol.title}</h2>
         <p>
           <span className="num text-3xl font-bold" data-testid="score-value">
-            {standsWords(attempt.trial)}
+            {resultWords(protocol, newest)}
           </span>{' '}
-          stands · {dayWords(attempt.sittingDate)}
-          {rank.kind === 'ranked' && (
+          {lead.side && `${sideName(lead.side)}, the better side · `}
+          {dayWords(newest.on)}
+          {score.rank.kind !== 'no-norm' && (
             <>
               {' · '}
-              <b data-testid="percentile">{percentileWords(rank.percentile)}</b> of {rowWords(rank.row)}
+              <b data-testid="percentile">{standingWords(score)}</b> {score.rank.kind === 'ranked' ? 'of' : 'for'}{' '}
+              {rowWords(score.rank.row)}
             </>
           )}
         </p>
-        <ButtonLink href={levelHref} hotkey="L" className="ml-auto self-center">
+        <Link
+          href={`/people/${view.person.id}/scores`}
+          className="ml-auto flex min-h-11 items-center text-squat underline underline-offset-4"
+        >
+          All scores
+        </Link>
+        <ButtonLink href={personHrefs(view.person.id).levels} hotkey="L" className="self-center">
           See the level
         </ButtonLink>
       </div>
-      <div>
-        <ScoreRail score={score} unit="stands" on={attempt.sittingDate} earlier={earlier.map(trialMark)} width={1220} />
-      </div>
-      <dl className="mt-2 grid gap-x-8 gap-y-3 md:grid-cols-3">
-        {rank.kind === 'ranked' && (
-          <Says
-            term="Middle half"
-            value={`${rank.row.p25} to ${rank.row.p75} stands`}
-            source={score.normSource ? cited(score.normSource) : ''}
+      <ScoreRail
+        score={score}
+        unit={scoredUnit(protocol)}
+        on={newest.on}
+        least={protocol.range.min}
+        earlier={lead.sittings.slice(1, 6).map((s) => sittingMark(protocol, s))}
+        width={1220}
+      />
+      <div className="mt-2 grid gap-x-8 gap-y-3 lg:grid-cols-[1.2fr_1fr_1fr]">
+        {test.series.map((series) => (
+          <section
+            key={series.side ?? 'one'}
+            className="lg:row-span-3"
+            aria-label={`Over time ${sideName(series.side)}`}
           >
-            {rank.band === 'below' ? 'Below' : rank.band === 'above' ? 'Above' : 'Inside'} the middle half for{' '}
-            {rowWords(rank.row)}.
-          </Says>
-        )}
-        {score.cutoffs.map((c) => (
-          <Says key={c.id} term={c.label} value={`under ${c.limit}`} source={cited(c.source)}>
-            {c.past ? 'Past this line' : 'Not past this line'}: {c.meaning}.
-          </Says>
+            <h3 className="border-t-2 border-ink pt-1.5 font-semibold">
+              Over time{series.side && `, ${sideName(series.side)}`}
+            </h3>
+            <TrendChart {...trendPoints(protocol, series, view.person)} />
+            <TrendSays protocol={protocol} series={series} />
+          </section>
         ))}
-        {score.standard && (
-          <Says
-            term="Many keep, on their own"
-            value={String(score.standard.limit)}
-            source={cited(score.standard.source)}
+        <Figures protocol={protocol} newest={newest} />
+        <ChangeSays newest={newest} series={lead} protocol={protocol} first={lead.sittings.length === 2} />
+        {test.sides && (
+          <SaysIn
+            term="Left and right"
+            value={`${Number(test.sides.by.toFixed(1))} ${protocol.unit}`}
+            source="common practice, no published source"
           >
-            {score.standard.met ? 'Reached.' : 'Next to work on.'}
-          </Says>
+            {test.sides.flagged
+              ? `Far apart in two sittings running; the ${sideName(test.sides.lower)} is the side to bring along.`
+              : test.sides.large
+                ? 'Far apart this time; looked at again at the next sitting.'
+                : 'Not far apart.'}
+          </SaysIn>
         )}
-        {score.error && (
-          <Says
-            term="Error of the test"
-            value={`± ${score.error.sem.toFixed(1)}`}
-            source={`${cited(score.error.source)}; SD of this row read as normal`}
-          >
-            Only a change beyond {score.error.mdc95.toFixed(1)} stands is called real (95 %);{' '}
-            {score.error.mdc90.toFixed(1)} at 90 %.
-          </Says>
-        )}
-        {power && (
-          <Says term="Power of rising" value={`${power.wattsPerKg.toFixed(1)} W/kg`} source={cited(power.source)}>
-            {power.low ? `Under ${power.limit}: called low.` : `Not under ${power.limit}.`}
-          </Says>
-        )}
-        <ChangeSays sitting={sitting} first={earlier.length === 1} />
-        <Splits trial={attempt.trial} />
-      </dl>
-      {score.both && <BothTables sitting={sitting} />}
+        {counted && <Splits trial={counted} />}
+      </div>
+      {score.both && <BothTables newest={newest} />}
       {score.notes.length > 0 && (
         <ul className="mt-3 text-sm">
           {score.notes.map((note) => (
@@ -116,32 +104,100 @@ function ScoreOf({
           ))}
         </ul>
       )}
+      <Raw protocol={protocol} test={test} />
     </>
   );
 }
 
-const cited = (source: { cite: string; fromMemory: boolean }): string =>
-  `${source.cite}${source.fromMemory ? ', from memory' : ''}`;
+/** A figure in the grid, each a list of its own so that the grid may hold charts beside them. */
+const SaysIn = (props: Parameters<typeof Says>[0]) => (
+  <dl>
+    <Says {...props} />
+  </dl>
+);
 
-function Says({ term, value, source, children }: { term: string; value: string; source: string; children: ReactNode }) {
+function Figures({ protocol, newest }: { protocol: Protocol; newest: TestSitting }) {
+  const { score } = newest;
+  const { rank, standard, error } = score;
+  const unit = scoredUnit(protocol);
+  const published = protocol.publishedErrors ?? [];
   return (
-    <div className="border-t-2 border-ink pt-1.5">
-      <dt className="flex items-baseline justify-between gap-3 font-semibold first-letter:uppercase">
-        <span className="first-letter:uppercase">{term}</span>
-        <span className="num text-lg font-bold whitespace-nowrap">{value}</span>
-      </dt>
-      <dd>{children}</dd>
-      <dd className="text-sm text-ink-soft">{source}</dd>
-    </div>
+    <>
+      {rank.kind === 'ranked' && (
+        <SaysIn
+          term="Middle half"
+          value={`${Number(rank.row.p25.toFixed(1))} to ${Number(rank.row.p75.toFixed(1))} ${unit}`}
+          source={score.normSource ? cited(score.normSource) : ''}
+        >
+          {rank.band === 'below' ? 'Below' : rank.band === 'above' ? 'Above' : 'Inside'} the middle half for{' '}
+          {rowWords(rank.row)}.
+        </SaysIn>
+      )}
+      {(rank.kind === 'limit' || rank.kind === 'mean') && (
+        <SaysIn
+          term={rank.kind === 'limit' ? 'Worse than average over' : 'Mean'}
+          value={`${rank.kind === 'limit' ? rank.limit : rank.row.mean} ${unit}`}
+          source={score.normSource ? cited(score.normSource) : ''}
+        >
+          {rank.kind === 'limit'
+            ? `${rank.worse ? 'Over' : 'Not over'} it, for ${rowWords(rank.row)}.`
+            : 'sd' in rank.row
+              ? `Spread ${rank.row.sd} ${unit} for ${rowWords(rank.row)}.`
+              : `Interval of the mean ${rank.row.ciLow} to ${rank.row.ciHigh} for ${rowWords(rank.row)}.`}
+        </SaysIn>
+      )}
+      {score.cutoffs.map((c) => (
+        <SaysIn key={c.id} term={c.label} value={`${cutoffWords(c)} ${unit}`} source={cited(c.source)}>
+          {c.past ? 'Past this line' : 'Not past this line'}: {c.meaning}.
+        </SaysIn>
+      ))}
+      {standard && (
+        <SaysIn term="Many keep, on their own" value={`${standard.limit} ${unit}`} source={cited(standard.source)}>
+          {standard.met ? 'Reached.' : 'Next to work on.'}
+        </SaysIn>
+      )}
+      {error && (
+        <SaysIn
+          term="Error of the test"
+          value={error.sem === null ? `real from ${error.mdc95} ${unit}` : `± ${error.sem.toFixed(1)} ${unit}`}
+          source={
+            error.from === 'computed'
+              ? `${cited(error.source)}; SD of this row read as normal`
+              : `${cited(error.source)}, published for older people in the community`
+          }
+        >
+          Only a change beyond {error.mdc95.toFixed(error.mdc95 < 1 ? 2 : 1)} {unit} is called real (95 %)
+          {error.mdc90 === null ? '' : `; ${error.mdc90.toFixed(1)} at 90 %`}.
+          {published
+            .filter((p) => p.source.cite !== error.source.cite)
+            .map((p) => (
+              <span key={`${p.statistic}${p.population}`} className="block text-sm">
+                Published: {p.statistic} {p.value} {p.unit}, {p.population} ({p.source.cite}).
+              </span>
+            ))}
+        </SaysIn>
+      )}
+    </>
   );
 }
 
-function ChangeSays({ sitting, first }: { sitting: SittingView; first: boolean }) {
-  const { change } = sitting;
+function ChangeSays({
+  newest,
+  series,
+  protocol,
+  first,
+}: {
+  newest: TestSitting;
+  series: TestSeries;
+  protocol: Protocol;
+  first: boolean;
+}) {
+  const { change } = newest;
   const words = changeWords(change);
   const by = 'by' in change ? change : null;
+  const unit = scoredUnit(protocol);
   return (
-    <Says
+    <SaysIn
       term="Against the time before"
       value={words.verdict}
       source="beyond the 95 % smallest real change, like for like"
@@ -150,11 +206,39 @@ function ChangeSays({ sitting, first }: { sitting: SittingView; first: boolean }
         {words.size || (change.kind === 'first-time' ? 'Nothing to compare with yet.' : '')}
       </span>
       {by && by.unlike.length > 0 && <> · {by.unlike.join(', ')}: not like for like.</>}
-      {by && by.by > 0 && first && <> · Part of a first gain is knowing the test.</>}
+      {by?.better && first && <> · Part of a first gain is knowing the test.</>}
       {by && by.regressionTo !== null && (
-        <> · By chance alone the first result would have drifted to about {by.regressionTo.toFixed(0)}.</>
+        <>
+          {' '}
+          · By chance alone the result before would have drifted to about {by.regressionTo.toFixed(1)} {unit}.
+        </>
       )}
-    </Says>
+      {series.split && <> · {splitWords(series.split)}</>}
+      {series.sinceBaseline && (
+        <span className="block">
+          Since {dayWords(series.sinceBaseline.on)}: {changeWords(series.sinceBaseline.change).verdict}
+          {changeWords(series.sinceBaseline.change).size && `, ${changeWords(series.sinceBaseline.change).size}`}.
+        </span>
+      )}
+    </SaysIn>
+  );
+}
+
+function TrendSays({ protocol, series: { trend, sittings } }: { protocol: Protocol; series: TestSeries }) {
+  const unit = scoredUnit(protocol);
+  if (!trend)
+    return sittings.length === 1 ? (
+      <p className="text-sm">One sitting. A trend needs three.</p>
+    ) : (
+      <p className="text-sm">Two sittings are a change, not yet a trend; it needs three.</p>
+    );
+  const { low, high, coversPercent } = trend.interval;
+  const two = (n: number) => Number(n.toFixed(Math.abs(n) < 1 ? 2 : 1));
+  return (
+    <p className="text-sm">
+      Trend {two(trend.perYear)} {unit} a year (interval {two(low)} to {two(high)}, covers {coversPercent} %): the
+      median of all slopes, Theil 1950 and Sen 1968, from memory.
+    </p>
   );
 }
 
@@ -162,16 +246,16 @@ function ChangeSays({ sitting, first }: { sitting: SittingView; first: boolean }
 function Splits({ trial }: { trial: CountTrial }) {
   if (trial.fromPaper) return null;
   return (
-    <Says term="Each ten seconds" value={trial.perTenS.join(' · ')} source="times of the stands as they were marked">
+    <SaysIn term="Each ten seconds" value={trial.perTenS.join(' · ')} source="times of the stands as they were marked">
       {trial.firstFiveS === null ? 'Fewer than five stands' : `First five in ${trial.firstFiveS.toFixed(1)} s`};{' '}
       {slowingWords(trial.slowing)}.
-    </Says>
+    </SaysIn>
   );
 }
 
 /** With the norm table left open both are told; the more cautious one is on the rail. */
-function BothTables({ sitting }: { sitting: SittingView }) {
-  const { both } = sitting.score;
+function BothTables({ newest }: { newest: TestSitting }) {
+  const { both } = newest.score;
   if (!both) return null;
   return (
     <p className="mt-3">
@@ -179,9 +263,64 @@ function BothTables({ sitting }: { sitting: SittingView }) {
         .flatMap((rank) =>
           rank.kind === 'ranked'
             ? [`${rowWords(rank.row)}: ${percentileWords(rank.percentile)} (half have ${momentsOf(rank.row).mean})`]
-            : [],
+            : rank.kind === 'mean'
+              ? [`${rowWords(rank.row)}: mean ${rank.row.mean}`]
+              : [],
         )
         .join(' · ')}
     </p>
   );
+}
+
+/** Every sitting as it was taken down: tries, conditions, by whom. */
+function Raw({ protocol, test }: { protocol: Protocol; test: TestView }) {
+  const all = test.series
+    .flatMap((s) => s.sittings.map((sitting) => ({ side: s.side, sitting })))
+    .sort((a, b) => b.sitting.on.localeCompare(a.sitting.on));
+  return (
+    <table className="mt-4 w-full text-left">
+      <caption className="border-b-2 border-ink pb-1 text-left font-semibold">As it was taken down</caption>
+      <thead className="text-sm text-ink-soft">
+        <tr>
+          {['Day', 'Age', 'Result', 'Tries', 'Seat', 'Aid', 'Shoes', 'Taken down', 'Against the time before'].map(
+            (head) => (
+              <th key={head} className="py-1 pr-3 font-semibold">
+                {head}
+              </th>
+            ),
+          )}
+        </tr>
+      </thead>
+      <tbody>
+        {all.map(({ side, sitting }) => (
+          <tr key={sitting.key} className="border-t border-rule">
+            <td className="py-1.5 pr-3">{dayWords(sitting.on)}</td>
+            <td className="num pr-3">{sitting.ageYears}</td>
+            <td className="num pr-3 font-bold">
+              {side && `${sideName(side)} `}
+              {resultWords(protocol, sitting)}
+            </td>
+            <td className="num pr-3">{triesWords(sitting)}</td>
+            <td className="num pr-3">{sitting.conditions.seatHeightCm ?? '–'}</td>
+            <td className="pr-3">{aidWords[sitting.conditions.aid ?? 'none']}</td>
+            <td className="pr-3">{sitting.conditions.shoes ?? '–'}</td>
+            <td className="pr-3">
+              {sitting.fromPaper ? 'from paper' : 'counted here'}
+              {sitting.who && `, ${sitting.who}`}
+            </td>
+            <td>
+              {changeWords(sitting.change).verdict}{' '}
+              <span className="text-sm text-ink-soft">{changeWords(sitting.change).size}</span>
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function triesWords({ result }: TestSitting): string {
+  const { trials, seconds } = result;
+  if (seconds) return `${seconds.sideBySide} · ${seconds.semiTandem} · ${seconds.tandem} · ${seconds.oneLeg} s`;
+  return trials && trials.length > 0 ? trials.join(' · ') : '–';
 }

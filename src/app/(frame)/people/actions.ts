@@ -11,7 +11,7 @@ import {
   type SaveGroup,
 } from '../../../use-cases/groups';
 import { confirmLevel, type ConfirmLevel } from '../../../use-cases/readPeople';
-import { enterPaperResult, type SaveAttempt } from '../../../use-cases/saveAttempt';
+import { enterSheet, type EnterSheet } from '../../../use-cases/enterSheet';
 import { noteToday, type SaveEntry } from '../../../use-cases/saveEntry';
 import { addPerson, addWalkIn, changePerson, type SavePerson } from '../../../use-cases/savePerson';
 import { today } from '../../../use-cases/today';
@@ -37,8 +37,8 @@ export async function saveConfirmedLevel(id: string): Promise<ConfirmLevel> {
   return confirmLevel(await theRegister(), id, today());
 }
 
-export async function savePaperResult(id: string, form: unknown, key: string): Promise<SaveAttempt> {
-  return enterPaperResult(await theRegister(), id, form, today(), key);
+export async function saveSheet(form: unknown): Promise<EnterSheet> {
+  return enterSheet(await theRegister(), form, today());
 }
 
 export async function doWithPeople(ids: readonly string[], deed: PeopleDeed): Promise<void> {

@@ -1,12 +1,19 @@
 import type { Metadata } from 'next';
 import { theRegister } from '../../../database/theRegister';
 import { HallScores } from '../../../screens/scores/hall';
-import { readHall } from '../../../use-cases/halls';
+import { readHallScores } from '../../../use-cases/halls';
 import { today } from '../../../use-cases/today';
 
 export const metadata: Metadata = { title: 'Scores' };
 
-export default async function Page({ searchParams }: { searchParams: Promise<{ page?: string }> }) {
-  const hall = await readHall(await theRegister(), 'scores', Number((await searchParams).page ?? 1) || 1, today());
-  return <HallScores people={hall.people} pages={{ path: '/scores', page: hall.page, of: hall.of }} />;
+interface Params {
+  readonly searchParams: Promise<{ page?: string; sort?: string; past?: string }>;
+}
+
+export default async function Page({ searchParams }: Params) {
+  const { page = '1', sort = 'past', past } = await searchParams;
+  const order = { sort, pastOnly: past === '1' };
+  const hall = await readHallScores(await theRegister(), order, Number(page) || 1, today());
+  const path = `/scores?sort=${encodeURIComponent(sort)}${order.pastOnly ? '&past=1' : ''}`;
+  return <HallScores people={hall.people} pages={{ path, page: hall.page, of: hall.of }} order={order} />;
 }

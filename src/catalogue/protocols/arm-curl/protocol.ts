@@ -1,5 +1,6 @@
 import type { Protocol } from '../../../core/shapes/protocol';
 import { sources } from '../../sources';
+import { armCurlCutoffs, armCurlNorms, armCurlReliability, armCurlStandard } from './norms';
 
 export const armCurl = {
   id: 'arm-curl',
@@ -22,4 +23,8 @@ export const armCurl = {
   ],
   seatedArms: true,
   source: sources.middleHalf.cite,
+  norms: armCurlNorms,
+  cutoffs: armCurlCutoffs,
+  standard: armCurlStandard,
+  reliability: armCurlReliability,
 } as const satisfies Protocol;

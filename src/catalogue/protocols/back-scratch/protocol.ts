@@ -1,5 +1,6 @@
 import type { Protocol } from '../../../core/shapes/protocol';
 import { sources } from '../../sources';
+import { backScratchCutoffs, backScratchNorms, backScratchReliability } from './norms';
 
 export const backScratch = {
   id: 'back-scratch',
@@ -17,4 +18,8 @@ export const backScratch = {
   practice: 'Two tries.',
   place: [{ what: 'thing', thing: 'tape' }],
   source: sources.middleHalf.cite,
+  norms: backScratchNorms,
+  cutoffs: backScratchCutoffs,
+  reliability: backScratchReliability,
+  tries: { count: 2, by: 'best' },
 } as const satisfies Protocol;

@@ -1,11 +1,15 @@
-import type { Cutoff, NormSet, Reliability, Standard } from '../../../core/shapes/norms';
+import type { Cutoff, NormSet, PublishedError, Reliability, Standard } from '../../../core/shapes/norms';
 import { sources } from '../../sources';
 
 /** 25th and 75th percentile of 7,183 community volunteers on a 17-inch seat. */
 export const chairStandNorms = {
   id: 'chair-stand-middle-half',
+  kind: 'middle-half',
+  title: '30-second chair stand',
   source: sources.middleHalf,
   unit: 'stands',
+  population: '7,183 people of 60 to 94 living in the community, volunteers; 17-inch seat',
+  zeroNotRanked: true,
   rows: [
     { sex: 'female', ageLow: 60, ageHigh: 64, p25: 12, p75: 17 },
     { sex: 'female', ageLow: 65, ageHigh: 69, p25: 11, p75: 16 },
@@ -66,3 +70,22 @@ export const chairStandStandard = {
 } as const satisfies Standard;
 
 export const chairStandReliability = { r: 0.89, source: sources.reliability } as const satisfies Reliability;
+
+export const chairStandErrors = [
+  {
+    statistic: 'MCID',
+    value: 2,
+    unit: 'stands',
+    population: 'hip osteoarthritis (2.0 to 2.6)',
+    community: false,
+    source: sources.wright,
+  },
+  {
+    statistic: 'MDC90',
+    value: 1.64,
+    unit: 'stands',
+    population: 'hip or knee osteoarthritis awaiting replacement',
+    community: false,
+    source: sources.gillMcBurney,
+  },
+] as const satisfies readonly PublishedError[];

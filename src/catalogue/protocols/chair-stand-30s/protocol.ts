@@ -1,6 +1,12 @@
 import type { Protocol } from '../../../core/shapes/protocol';
 import { sources } from '../../sources';
-import { chairStandCutoffs, chairStandNorms, chairStandReliability, chairStandStandard } from './norms';
+import {
+  chairStandCutoffs,
+  chairStandErrors,
+  chairStandNorms,
+  chairStandReliability,
+  chairStandStandard,
+} from './norms';
 
 export const chairStand30s = {
   id: 'chair-stand-30s',
@@ -30,6 +36,7 @@ export const chairStand30s = {
   cutoffs: chairStandCutoffs,
   standard: chairStandStandard,
   reliability: chairStandReliability,
+  publishedErrors: chairStandErrors,
   handsMakeZero: true,
   rises: { kind: 'rises-in', seconds: 30 },
 } as const satisfies Protocol;

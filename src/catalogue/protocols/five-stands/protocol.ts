@@ -1,5 +1,6 @@
 import type { Protocol } from '../../../core/shapes/protocol';
 import { sources } from '../../sources';
+import { fiveStandsCutoffs, fiveStandsErrors, fiveStandsNorms } from './norms';
 
 export const fiveStands = {
   id: 'five-stands',
@@ -19,4 +20,7 @@ export const fiveStands = {
   source: sources.fiveStands.cite,
   seatCm: 43.2,
   rises: { kind: 'seconds-for', rises: 5 },
+  norms: fiveStandsNorms,
+  cutoffs: fiveStandsCutoffs,
+  publishedErrors: fiveStandsErrors,
 } as const satisfies Protocol;

@@ -1,5 +1,6 @@
 import type { Protocol } from '../../../core/shapes/protocol';
 import { sources } from '../../sources';
+import { fourStageCutoffs } from './norms';
 
 export const fourStage = {
   id: 'four-stage',
@@ -18,4 +19,6 @@ export const fourStage = {
   practice: 'Show each position.',
   place: [{ what: 'fixed-hold' }],
   source: sources.fourStage.cite,
+  cutoffs: fourStageCutoffs,
+  asksSeconds: true,
 } as const satisfies Protocol;

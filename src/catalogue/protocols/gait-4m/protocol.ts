@@ -1,5 +1,6 @@
 import type { Protocol } from '../../../core/shapes/protocol';
 import { sources } from '../../sources';
+import { gait4mCutoffs, gait4mErrors, gait4mNorms } from './norms';
 
 export const gait4m = {
   id: 'gait-4m',
@@ -17,4 +18,9 @@ export const gait4m = {
   practice: 'None.',
   place: [{ what: 'walkway', metres: 6 }],
   source: sources.gait4m.cite,
+  norms: gait4mNorms,
+  cutoffs: gait4mCutoffs,
+  publishedErrors: gait4mErrors,
+  speedOverM: 4,
+  tries: { count: 2, by: 'best' },
 } as const satisfies Protocol;

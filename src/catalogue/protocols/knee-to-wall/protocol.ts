@@ -20,4 +20,5 @@ export const kneeToWall = {
     { what: 'thing', thing: 'tape' },
   ],
   source: sources.kneeToWall.cite,
+  tries: { count: 3, by: 'best' },
 } as const satisfies Protocol;

@@ -1,5 +1,6 @@
 import type { Protocol } from '../../../core/shapes/protocol';
 import { sources } from '../../sources';
+import { oneLegCutoffs, oneLegErrors, oneLegNorms } from './norms';
 
 export const oneLeg = {
   id: 'one-leg',
@@ -18,4 +19,8 @@ export const oneLeg = {
   practice: 'One try a side.',
   place: [{ what: 'fixed-hold' }],
   source: sources.oneLeg.cite,
+  norms: oneLegNorms,
+  cutoffs: oneLegCutoffs,
+  publishedErrors: oneLegErrors,
+  tries: { count: 3, by: 'best' },
 } as const satisfies Protocol;

@@ -1,5 +1,6 @@
 import type { Protocol } from '../../../core/shapes/protocol';
 import { sources } from '../../sources';
+import { reachForwardCutoffs, reachForwardErrors, reachForwardNorms } from './norms';
 
 export const reachForward = {
   id: 'reach-forward',
@@ -20,4 +21,8 @@ export const reachForward = {
     { what: 'thing', thing: 'tape' },
   ],
   source: sources.reachForward.cite,
+  norms: reachForwardNorms,
+  cutoffs: reachForwardCutoffs,
+  publishedErrors: reachForwardErrors,
+  tries: { count: 3, by: 'mean' },
 } as const satisfies Protocol;

@@ -1,5 +1,6 @@
 import type { Protocol } from '../../../core/shapes/protocol';
 import { sources } from '../../sources';
+import { sitReachCutoffs, sitReachNorms, sitReachReliability } from './norms';
 
 export const sitReach = {
   id: 'sit-reach',
@@ -21,4 +22,8 @@ export const sitReach = {
   ],
   source: sources.middleHalf.cite,
   seatCm: 43.2,
+  norms: sitReachNorms,
+  cutoffs: sitReachCutoffs,
+  reliability: sitReachReliability,
+  tries: { count: 2, by: 'best' },
 } as const satisfies Protocol;

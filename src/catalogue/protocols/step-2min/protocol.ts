@@ -1,5 +1,6 @@
 import type { Protocol } from '../../../core/shapes/protocol';
 import { sources } from '../../sources';
+import { step2minCutoffs, step2minNorms, step2minReliability, step2minStandard } from './norms';
 
 export const step2min = {
   id: 'step-2min',
@@ -20,4 +21,8 @@ export const step2min = {
     { what: 'thing', thing: 'tape' },
   ],
   source: sources.middleHalf.cite,
+  norms: step2minNorms,
+  cutoffs: step2minCutoffs,
+  standard: step2minStandard,
+  reliability: step2minReliability,
 } as const satisfies Protocol;

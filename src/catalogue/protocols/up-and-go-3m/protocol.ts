@@ -1,5 +1,6 @@
 import type { Protocol } from '../../../core/shapes/protocol';
 import { sources } from '../../sources';
+import { upAndGo3mCutoffs, upAndGo3mErrors, upAndGo3mNorms } from './norms';
 
 export const upAndGo3m = {
   id: 'up-and-go-3m',
@@ -21,4 +22,7 @@ export const upAndGo3m = {
   ],
   source: sources.upAndGo3m.cite,
   seatCm: 46,
+  norms: upAndGo3mNorms,
+  cutoffs: upAndGo3mCutoffs,
+  publishedErrors: upAndGo3mErrors,
 } as const satisfies Protocol;

@@ -1,5 +1,6 @@
 import type { Protocol } from '../../../core/shapes/protocol';
 import { sources } from '../../sources';
+import { upAndGo8ftCutoffs, upAndGo8ftNorms, upAndGo8ftReliability, upAndGo8ftStandard } from './norms';
 
 export const upAndGo8ft = {
   id: 'up-and-go-8ft',
@@ -21,4 +22,9 @@ export const upAndGo8ft = {
   ],
   source: sources.middleHalf.cite,
   seatCm: 43.2,
+  norms: upAndGo8ftNorms,
+  cutoffs: upAndGo8ftCutoffs,
+  standard: upAndGo8ftStandard,
+  reliability: upAndGo8ftReliability,
+  tries: { count: 2, by: 'best' },
 } as const satisfies Protocol;

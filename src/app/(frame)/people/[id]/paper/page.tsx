@@ -1,11 +1,13 @@
-import { PaperFormScreen } from '../../../../../screens/people/paperForm';
+import { protocols } from '../../../../../catalogue/protocols';
 import { PersonHead } from '../../../../../screens/people/personHead';
+import { Sheet } from '../../../../../screens/sheet/sheet';
+import { rowsOf } from '../../../../../screens/sheet/sheetRows';
 import { today } from '../../../../../use-cases/today';
-import { savePaperResult } from '../../actions';
+import { saveSheet } from '../../actions';
 import { thePerson, type PersonParams } from '../person';
 
 export async function generateMetadata(context: PersonParams) {
-  return { title: `Result from paper, ${(await thePerson(context)).person.name}` };
+  return { title: `Results from paper, ${(await thePerson(context)).person.name}` };
 }
 
 export default async function PaperPage(context: PersonParams) {
@@ -13,11 +15,14 @@ export default async function PaperPage(context: PersonParams) {
   return (
     <>
       <PersonHead {...view} here="test" />
-      <PaperFormScreen
+      <h2 className="mt-4 border-b-2 border-ink pb-1 text-lg font-bold">Results from paper</h2>
+      <Sheet
         today={today()}
-        personId={view.person.id}
+        rows={rowsOf([view.person], protocols)}
         seatHeightCm={view.known.intake.seatHeightCm}
-        save={savePaperResult.bind(null, view.person.id)}
+        then={`/people/${view.person.id}/scores`}
+        back={`/people/${view.person.id}`}
+        save={saveSheet}
       />
     </>
   );

@@ -1,0 +1,22 @@
+import { notFound } from 'next/navigation';
+import { protocolById } from '../../../../../../catalogue/protocols';
+import { ScoreScreen } from '../../../../../../screens/scores/scorePage';
+import { thePerson } from '../../person';
+
+interface Params {
+  readonly params: Promise<{ id: string; test: string }>;
+}
+
+export async function generateMetadata(context: Params) {
+  const { test } = await context.params;
+  return { title: `${protocolById(test)?.title ?? 'Test'} of ${(await thePerson(context)).person.name}` };
+}
+
+export default async function ScorePage(context: Params) {
+  const { test } = await context.params;
+  const view = await thePerson(context);
+  const protocol = protocolById(test);
+  const found = view.tests.find((t) => t.test === test);
+  if (!protocol || !found) notFound();
+  return <ScoreScreen view={view} protocol={protocol} test={found} />;
+}

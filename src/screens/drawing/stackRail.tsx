@@ -1,0 +1,169 @@
+import { performanceScale } from '../../core/score/performance';
+import type { Score } from '../../core/score/scoreResult';
+
+export interface StackFlag {
+  readonly value: number;
+  readonly latest: boolean;
+  /** L or R, where the sides are apart. */
+  readonly letter?: string;
+}
+
+interface Props {
+  readonly score: Score;
+  readonly higherIsBetter: boolean;
+  readonly flags: readonly StackFlag[];
+  /** Half of the error bar of the latest flag, in the unit scored in. */
+  readonly reach: number | null;
+  readonly width: number;
+  readonly label: string;
+  /** Only the flag on its rule, for a grid of many. */
+  readonly tiny?: boolean;
+}
+
+/** Standard deviations shown to either side; what lies further out stands at the end as an arrow. */
+const reachZ = 2.6;
+export const stackX = (z: number, width: number): number => {
+  const pad = 14;
+  const held = Math.max(-reachZ, Math.min(reachZ, z));
+  return pad + ((held + reachZ) / (2 * reachZ)) * (width - 2 * pad);
+};
+
+/** One rail of a stack: better is right, the middle halves of all tests stand under each other, figures in real units. */
+export function StackRail({ score, higherIsBetter, flags, reach, width, label, tiny = false }: Props) {
+  const scale = performanceScale(score.rank, higherIsBetter);
+  if (!scale) return null;
+  const x = (value: number) => stackX(scale.at(value), width);
+  const { rank } = score;
+  const [height, y] = tiny ? [26, 16] : [46, 24];
+  const latest = flags.find((f) => f.latest);
+  const middle: readonly number[] = rank.kind === 'ranked' ? [rank.row.p25, rank.row.p75] : [];
+  const mean = rank.kind === 'mean' ? rank.row : null;
+  return (
+    <svg viewBox={`0 0 ${width} ${height}`} width="100%" role="img" aria-label={label} fontSize="13">
+      <line
+        x1={stackX(-1.645, width)}
+        x2={stackX(1.645, width)}
+        y1={y}
+        y2={y}
+        stroke="var(--color-ink)"
+        strokeWidth={scale.steps === 'spread' ? 2.5 : 1.5}
+        strokeDasharray={scale.steps === 'spread' ? undefined : '2 5'}
+      />
+      {middle.length === 2 && (
+        <line
+          x1={x(middle[0] ?? 0)}
+          x2={x(middle[1] ?? 0)}
+          y1={y}
+          y2={y}
+          stroke="var(--color-ink)"
+          strokeWidth={tiny ? 7 : 11}
+        />
+      )}
+      {mean && (
+        <>
+          {'sd' in mean && (
+            <rect
+              x={Math.min(x(mean.mean - mean.sd), x(mean.mean + mean.sd))}
+              y={y - 5}
+              width={Math.abs(x(mean.mean + mean.sd) - x(mean.mean - mean.sd))}
+              height="10"
+              fill="var(--color-floor)"
+              stroke="var(--color-ink)"
+              strokeWidth="1.5"
+            />
+          )}
+          <line x1={x(mean.mean)} x2={x(mean.mean)} y1={y - 8} y2={y + 8} stroke="var(--color-ink)" strokeWidth="3" />
+        </>
+      )}
+      {rank.kind === 'limit' && (
+        <line x1={x(rank.limit)} x2={x(rank.limit)} y1={y - 8} y2={y + 8} stroke="var(--color-ink)" strokeWidth="3" />
+      )}
+      {score.cutoffs.map((c) => (
+        <path
+          key={c.id}
+          d={`M${x(c.limit)} ${y - 6}l6 6-6 6-6-6z`}
+          fill={c.past ? 'var(--color-watch)' : 'var(--color-floor)'}
+          stroke="var(--color-watch)"
+          strokeWidth="2"
+        />
+      ))}
+      {!tiny && score.standard && (
+        <circle
+          cx={x(score.standard.limit)}
+          cy={y}
+          r="5.5"
+          fill={score.standard.met ? 'var(--color-ready)' : 'var(--color-floor)'}
+          stroke="var(--color-ready)"
+          strokeWidth="2"
+        />
+      )}
+      {!tiny && <Figures score={score} x={x} y={y} />}
+      {!tiny && latest && reach !== null && (
+        <line
+          x1={x(latest.value - reach)}
+          x2={x(latest.value + reach)}
+          y1={y}
+          y2={y}
+          stroke="var(--color-squat)"
+          strokeWidth="4"
+        />
+      )}
+      {[...flags]
+        .sort((a, b) => Number(a.latest) - Number(b.latest))
+        .map((flag) => (
+          <Flag
+            key={`${flag.value}${flag.letter ?? ''}${flag.latest ? '!' : ''}`}
+            flag={flag}
+            x={x(flag.value)}
+            y={y}
+            past={Math.abs(scale.at(flag.value)) > reachZ ? Math.sign(scale.at(flag.value)) : 0}
+            tiny={tiny}
+          />
+        ))}
+    </svg>
+  );
+}
+
+function Flag({ flag, x, y, past, tiny }: { flag: StackFlag; x: number; y: number; past: number; tiny: boolean }) {
+  const tone = flag.latest ? 'var(--color-squat)' : 'var(--color-wood)';
+  const top = tiny ? 2 : 3;
+  return (
+    <g>
+      <line x1={x} x2={x} y1={top} y2={y} stroke="var(--color-ink)" strokeWidth="2" />
+      <path
+        // A flag that stands past the end of the rule points outwards.
+        d={past < 0 ? `M${x} ${top}h-14l5 5.5-5 5.5h14z` : `M${x} ${top}h14l-4 5.5 4 5.5h-14z`}
+        fill={tone}
+        stroke="var(--color-ink)"
+        strokeWidth="1.2"
+      />
+      {flag.letter && !tiny && (
+        <text x={x + 17} y={top + 10} fill="var(--color-ink)" fontWeight="650">
+          {flag.letter}
+        </text>
+      )}
+    </g>
+  );
+}
+
+/** The figures the rule is made of, under it. */
+function Figures({ score, x, y }: { score: Score; x: (value: number) => number; y: number }) {
+  const { rank } = score;
+  const figures =
+    rank.kind === 'ranked'
+      ? [rank.row.p25, rank.row.p75]
+      : rank.kind === 'mean'
+        ? [rank.row.mean]
+        : rank.kind === 'limit'
+          ? [rank.limit]
+          : [];
+  return (
+    <>
+      {figures.map((figure) => (
+        <text key={figure} x={x(figure)} y={y + 20} textAnchor="middle" className="num" fill="var(--color-ink-soft)">
+          {Number(figure.toFixed(1))}
+        </text>
+      ))}
+    </>
+  );
+}

@@ -1,0 +1,25 @@
+import { protocolById } from '../../catalogue/protocols';
+import type { Composites } from '../../core/score/composites';
+import { shortDay } from '../words';
+import { cited, Says } from './says';
+
+/** What several tests say together; nothing where the parts are not all there. */
+export function CompositeLines({ composites: { battery, power } }: { composites: Composites }) {
+  if (!battery && !power) return null;
+  return (
+    <dl className="mt-3 grid gap-x-8 md:grid-cols-2">
+      {battery && (
+        <Says term="Three-part battery" value={`${battery.total} of 12`} source={cited(battery.source)}>
+          Standing {battery.balance}, walk {battery.gait}, five stands {battery.stands}.{' '}
+          {battery.low ? '8 and under is called low.' : 'Over 8, where it is called low.'}
+        </Says>
+      )}
+      {power && (
+        <Says term="Power of rising" value={`${power.wattsPerKg.toFixed(1)} W/kg`} source={cited(power.source)}>
+          From {protocolById(power.test)?.short.toLowerCase() ?? power.test} on {shortDay(power.on)}:{' '}
+          {power.watts.toFixed(0)} W. {power.low ? `Under ${power.limit}: called low.` : `Not under ${power.limit}.`}
+        </Says>
+      )}
+    </dl>
+  );
+}

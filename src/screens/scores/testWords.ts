@@ -1,0 +1,57 @@
+import { percentileWords } from '../../core/score/rank';
+import type { CutoffAnswer, Score } from '../../core/score/scoreResult';
+import type { Side } from '../../core/shapes/facts';
+import type { Protocol } from '../../core/shapes/protocol';
+import type { TestSitting } from '../../core/testView';
+import { rowWords, valueWords } from '../words';
+
+/** A sitting’s result as it is said: with its unit, with hands, or why there is none. */
+export function resultWords(protocol: Protocol, { result }: Pick<TestSitting, 'result'>): string {
+  const { value, outcome, help, handsUsed } = result;
+  if (outcome !== 'done') return outcome.replace('-', ' ');
+  const helped = help === 'person' ? 'with a person’s help' : help === 'furniture' ? 'holding on to furniture' : '';
+  if (value === null) return helped === '' ? 'done' : helped;
+  if (handsUsed) return `${value} with hands`;
+  return helped === '' ? valueWords(protocol, value) : `${valueWords(protocol, value)}, ${helped}`;
+}
+
+/** Where a result stands, in a few words. */
+export function standingWords({ rank }: Score): string {
+  switch (rank.kind) {
+    case 'ranked':
+      return percentileWords(rank.percentile);
+    case 'limit':
+      return rank.worse ? 'slower than average' : 'not slower than average';
+    case 'mean':
+      return 'sd' in rank.row ? `mean ${rank.row.mean}, spread ${rank.row.sd}` : `mean ${rank.row.mean}`;
+    case 'no-norm':
+      return (
+        { 'age-not-covered': 'age not covered', 'hands-used': 'not ranked' }[rank.why as 'hands-used'] ?? 'no norms'
+      );
+  }
+}
+
+const notRanked: Readonly<Record<Extract<Score['rank'], { kind: 'no-norm' }>['why'], string>> = {
+  'no-set': 'no norms',
+  'age-not-covered': 'age not covered',
+  'zero-not-ranked': 'not ranked',
+  'hands-used': 'not ranked',
+  'no-result': 'nothing to rank',
+};
+
+/** Of whom: the row, where one is read. */
+export function amongWords({ rank }: Score): string {
+  return rank.kind === 'no-norm' ? '' : rowWords(rank.row);
+}
+
+const sense: Readonly<Record<CutoffAnswer['pastIf'], string>> = {
+  '<': 'under',
+  '<=': 'up to',
+  '>=': 'from',
+  '>': 'over',
+};
+
+/** `under 10`, `from 8.5` */
+export const cutoffWords = ({ pastIf, limit }: CutoffAnswer): string => `${sense[pastIf]} ${limit}`;
+
+export const sideName = (side: Side | null): string => (side === 'L' ? 'left' : side === 'R' ? 'right' : '');

@@ -1,0 +1,210 @@
+'use client';
+import { useRouter } from 'next/navigation';
+import { useRef, useState } from 'react';
+import { readMeasuredTrial } from '../../core/measure/measuredTrial';
+import type { Protocol } from '../../core/shapes/protocol';
+import { sheetForm } from '../../schemas/sheet';
+import { parse, type FieldError } from '../../schemas/parse';
+import { newClientKey } from '../test/attemptStore';
+import { Button, ButtonLink } from '../touch/button';
+import { useOneAtATime } from '../touch/useOneAtATime';
+import { valueWords } from '../words';
+import { SheetLineRow } from './sheetLine';
+import { blank, isWritten, toLine, type SheetRow, type Written } from './sheetRows';
+
+interface Props {
+  readonly today: string;
+  readonly rows: readonly SheetRow[];
+  readonly seatHeightCm: number | null;
+  /** Where to go when it is saved, and when it is left. */
+  readonly then: string;
+  readonly back: string;
+  readonly save: (form: unknown) => Promise<{ kind: string; errors?: readonly FieldError[]; results?: number }>;
+}
+
+const field = 'num mt-1 block h-12 rounded-md border-2 border-ink bg-board px-3 aria-invalid:border-stop';
+
+/** Results from paper, typed down the sheet: Enter and the arrows go from line to line, an empty line is left out. */
+export function Sheet({ today, rows, seatHeightCm, then, back, save }: Props) {
+  const router = useRouter();
+  const [head, setHead] = useState({
+    testedOn: today,
+    who: '',
+    seat: seatHeightCm === null ? '' : String(seatHeightCm),
+  });
+  const [shoes, setShoes] = useState<'flat' | 'cushioned' | 'barefoot'>('flat');
+  const [written, setWritten] = useState<Readonly<Record<number, Written>>>({});
+  const [keys] = useState(() => rows.map(() => newClientKey()));
+  const [faults, setFaults] = useState<ReadonlyMap<string, string>>(new Map());
+  const [said, setSaid] = useState('');
+  const table = useRef<HTMLTableElement>(null);
+  const protocols = [...new Map(rows.map((r) => [r.protocol.id, r.protocol])).values()];
+  const seated = protocols.some((p) => p.seatCm !== undefined);
+  const filled = rows.map((_, i) => i).filter((i) => isWritten(written[i] ?? blank));
+
+  const submit = useOneAtATime(async () => {
+    const form = {
+      testedOn: head.testedOn,
+      who: head.who,
+      seatHeightCm: head.seat.trim() === '' ? null : Number(head.seat.replace(',', '.')),
+      shoes,
+      lines: filled.flatMap((i) => {
+        const row = rows[i];
+        return row ? [toLine(row, written[i] ?? blank, keys[i] ?? '')] : [];
+      }),
+    };
+    setSaid('');
+    setFaults(new Map());
+    if (filled.length === 0) {
+      setSaid('Nothing is written yet.');
+      return true;
+    }
+    const checked = parse(sheetForm(protocols, today), form);
+    const answer =
+      checked.kind === 'bad' ? { kind: 'rejected', errors: checked.errors } : await save(form).catch(() => null);
+    if (answer?.kind === 'saved') {
+      router.push(then);
+      return false;
+    }
+    if (answer === null) setSaid('The server did not answer. What you wrote is still here; save again.');
+    else {
+      setFaults(byPlace(answer.errors ?? [], filled));
+      setSaid('Nothing was saved yet: put right what is marked, then save again.');
+    }
+    return true;
+  });
+
+  /** Up and down the same column, past lines that lack it. */
+  const move = (from: HTMLInputElement, by: 1 | -1) => {
+    const column = from.dataset['column'] ?? '0';
+    const all = [...(table.current?.querySelectorAll<HTMLInputElement>(`input[data-column="${column}"]`) ?? [])];
+    const next = all[all.indexOf(from) + by];
+    next?.focus();
+    next?.select();
+  };
+
+  const text = (name: 'testedOn' | 'who' | 'seat', label: string, width: string, fault: string, type = 'text') => (
+    <div>
+      <label className="font-semibold">
+        {label}
+        <input
+          type={type}
+          value={head[name]}
+          inputMode={name === 'seat' ? 'decimal' : undefined}
+          autoComplete="off"
+          aria-invalid={faults.has(fault)}
+          onChange={(event) => setHead((h) => ({ ...h, [name]: event.target.value }))}
+          className={`${field} ${width}`}
+        />
+      </label>
+      <p className="text-sm font-semibold text-stop">{faults.get(fault)}</p>
+    </div>
+  );
+  return (
+    <form
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault();
+        submit();
+      }}
+    >
+      <div className="mt-3 flex flex-wrap items-start gap-x-6 gap-y-2">
+        {text('testedOn', 'Day it was done', 'w-44', '/testedOn', 'date')}
+        {text('who', 'Taken down by', 'w-52', '/who')}
+        {seated && text('seat', 'Seat, cm', 'w-24', '/seatHeightCm')}
+        <label className="font-semibold">
+          Shoes
+          <select
+            value={shoes}
+            onChange={(event) => setShoes(event.target.value as typeof shoes)}
+            className={`${field} font-sans`}
+          >
+            {['flat', 'cushioned', 'barefoot'].map((s) => (
+              <option key={s}>{s}</option>
+            ))}
+          </select>
+        </label>
+      </div>
+      <table
+        ref={table}
+        className="mt-4 w-full text-left"
+        onKeyDown={(event) => {
+          const { target } = event;
+          if (!(target instanceof HTMLInputElement) || target.dataset['column'] === undefined) return;
+          if (event.key === 'Enter' || event.key === 'ArrowDown') move(target, 1);
+          else if (event.key === 'ArrowUp') move(target, -1);
+          else return;
+          event.preventDefault();
+        }}
+      >
+        <thead className="text-sm text-ink-soft">
+          <tr>
+            <th className="py-1 font-semibold">{protocols.length === 1 ? 'Who' : 'Test'}</th>
+            <th className="font-semibold">Written down</th>
+            <th className="font-semibold">Outcome</th>
+            <th className="font-semibold">Aid</th>
+            <th className="font-semibold">Counts as</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row, i) => (
+            <SheetLineRow
+              key={keys[i]}
+              row={row}
+              written={written[i] ?? blank}
+              fault={faults.get(String(i))}
+              counts={countsAs(row.protocol, written[i] ?? blank)}
+              change={(more) => setWritten((now) => ({ ...now, [i]: { ...(now[i] ?? blank), ...more } }))}
+            />
+          ))}
+        </tbody>
+      </table>
+      <div className="sticky bottom-0 mt-4 flex flex-wrap items-center gap-4 border-t-4 border-ink bg-floor py-3">
+        <Button type="submit" className="min-w-56">
+          {filled.length === 0
+            ? 'Save the sheet'
+            : `Save ${filled.length} ${filled.length === 1 ? 'result' : 'results'}`}
+        </Button>
+        <ButtonLink look="plain" href={back}>
+          Leave without saving
+        </ButtonLink>
+        <p role="alert" className="font-semibold text-stop">
+          {said}
+        </p>
+      </div>
+    </form>
+  );
+}
+
+/** Faults by where they are shown: the line of the sheet, or the field of its head. */
+function byPlace(errors: readonly FieldError[], filled: readonly number[]): ReadonlyMap<string, string> {
+  return new Map(
+    errors.map(({ path, message }) => {
+      const line = /^\/lines\/(\d+)/.exec(path);
+      return [line ? String(filled[Number(line[1])]) : path, message];
+    }),
+  );
+}
+
+/** What the rule of the test makes of the line, as it will be kept. */
+function countsAs(protocol: Protocol, w: Written): string {
+  if (w.outcome !== 'done') return w.outcome.replace('-', ' ');
+  const numbers = w.cells.map((c) => (c.trim() === '' ? NaN : Number(c.replace(',', '.'))));
+  const known = numbers.filter((n) => !Number.isNaN(n));
+  if (known.length === 0) return '';
+  const [sideBySide = 0, semiTandem = 0, tandem = 0, oneLeg = 0] = numbers.map((n) => (Number.isNaN(n) ? 0 : n));
+  const { value } = readMeasuredTrial(protocol, [
+    {
+      seq: 0,
+      atMs: 0,
+      wallMs: 0,
+      by: 'hand',
+      kind: 'entered',
+      value: known[0] ?? null,
+      handsUsed: false,
+      ...(protocol.tries ? { trials: known } : {}),
+      ...(protocol.asksSeconds ? { seconds: { sideBySide, semiTandem, tandem, oneLeg } } : {}),
+    },
+  ]);
+  return value === null ? '' : w.handsUsed ? `${value} with hands` : valueWords(protocol, value);
+}

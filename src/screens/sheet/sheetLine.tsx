@@ -1,0 +1,115 @@
+import { aidWords } from '../words';
+import { cellNames, type SheetRow, type Written } from './sheetRows';
+
+interface Props {
+  readonly row: SheetRow;
+  readonly written: Written;
+  readonly fault: string | undefined;
+  readonly counts: string;
+  readonly change: (more: Partial<Written>) => void;
+}
+
+const cell = 'num h-11 w-20 rounded-md border-2 border-ink bg-board px-2 aria-invalid:border-stop';
+const choice = 'h-11 rounded-md border-2 border-rule bg-board px-2';
+const outcomeWords = { done: 'done', unable: 'unable', stopped: 'stopped', 'not-tried': 'not tried' } as const;
+const helpWords = { none: 'no help', furniture: 'held on to furniture', person: 'helped by a person' } as const;
+
+/** One line of the sheet; what belongs to its test only is asked on it only. */
+export function SheetLineRow({ row, written, fault, counts, change }: Props) {
+  const { protocol, label } = row;
+  const put = (column: number, text: string) => {
+    const cells = cellNames(protocol).map((_, i) => (i === column ? text : (written.cells[i] ?? '')));
+    change({ cells });
+  };
+  return (
+    <tr className="border-t border-rule align-top">
+      <th className="py-2 pr-3 font-semibold">{label}</th>
+      <td className="py-1 pr-3">
+        <div className="flex flex-wrap items-end gap-2">
+          {cellNames(protocol).map((name, column) => (
+            <label key={name} className="text-sm text-ink-soft">
+              {name}
+              <input
+                data-column={column}
+                aria-label={`${label}: ${name}`}
+                aria-invalid={fault !== undefined}
+                inputMode="decimal"
+                autoComplete="off"
+                value={written.cells[column] ?? ''}
+                onChange={(event) => put(column, event.target.value)}
+                className={`${cell} block text-base text-ink`}
+              />
+            </label>
+          ))}
+          {protocol.handsMakeZero && (
+            <label className="flex min-h-11 items-center gap-2">
+              <input
+                type="checkbox"
+                className="size-6 accent-ink"
+                checked={written.handsUsed}
+                onChange={(event) => change({ handsUsed: event.target.checked })}
+              />{' '}
+              hands used
+            </label>
+          )}
+          {protocol.handsMakeZero && written.handsUsed && (
+            <label className="text-sm text-ink-soft">
+              clean before
+              <input
+                inputMode="numeric"
+                autoComplete="off"
+                value={written.clean}
+                onChange={(event) => change({ clean: event.target.value })}
+                className={`${cell} block text-base text-ink`}
+              />
+            </label>
+          )}
+          {protocol.asksHelp && (
+            <select
+              aria-label={`${label}: help`}
+              value={written.help}
+              onChange={(event) => change({ help: event.target.value as Written['help'] })}
+              className={choice}
+            >
+              {Object.entries(helpWords).map(([id, words]) => (
+                <option key={id} value={id}>
+                  {words}
+                </option>
+              ))}
+            </select>
+          )}
+        </div>
+        {fault !== undefined && <p className="text-sm font-semibold text-stop">{fault}</p>}
+      </td>
+      <td className="py-1 pr-3 align-bottom">
+        <select
+          aria-label={`${label}: outcome`}
+          value={written.outcome}
+          onChange={(event) => change({ outcome: event.target.value as Written['outcome'] })}
+          className={choice}
+        >
+          {Object.entries(outcomeWords).map(([id, words]) => (
+            <option key={id} value={id}>
+              {words}
+            </option>
+          ))}
+        </select>
+      </td>
+      <td className="py-1 pr-3 align-bottom">
+        <select
+          aria-label={`${label}: aid`}
+          value={written.aid}
+          onChange={(event) => change({ aid: event.target.value as Written['aid'] })}
+          className={choice}
+        >
+          {Object.entries(aidWords).map(([id, words]) => (
+            <option key={id} value={id}>
+              {words}
+            </option>
+          ))}
+        </select>
+      </td>
+      <td className="num py-3 align-bottom font-bold">{counts}</td>
+    </tr>
+  );
+}

@@ -1,0 +1,79 @@
+import { protocols } from '../catalogue/protocols';
+import type { AttemptEvent } from '../core/shapes/attempt';
+import type { IsoDate } from '../core/shapes/facts';
+import type { Protocol } from '../core/shapes/protocol';
+import type { Register } from '../database/connection';
+import { findPerson } from '../database/people';
+import { parse, type FieldError } from '../schemas/parse';
+import { sheetForm, type SheetForm, type SheetLine } from '../schemas/sheet';
+import { saveAttempt } from './saveAttempt';
+
+export type EnterSheet =
+  | { readonly kind: 'saved'; readonly results: number }
+  | { readonly kind: 'rejected'; readonly errors: readonly FieldError[] };
+
+/**
+ * Takes a sheet of results written on paper. Every line is looked at before the first is kept: a sheet with a fault
+ * keeps nothing. Sent again, lines that are there already are left alone.
+ */
+export async function enterSheet(db: Register, input: unknown, today: IsoDate): Promise<EnterSheet> {
+  const parsed = parse(sheetForm(protocols, today), input);
+  if (parsed.kind === 'bad') return { kind: 'rejected', errors: parsed.errors };
+  const sheet = parsed.value;
+  const lines = sheet.lines as readonly SheetLine[];
+  if (lines.length === 0) return rejected('/lines', 'Nothing is written yet.');
+  for (const [i, { personId }] of lines.entries()) {
+    const person = await findPerson(db, personId);
+    if (!person) return rejected(`/lines/${i}/tries`, 'Nobody in the register has this name any more.');
+    if (sheet.testedOn < person.birthDate) return rejected('/testedOn', `This is before ${person.name} was born.`);
+  }
+  for (const [i, line] of lines.entries()) {
+    const saved = await saveAttempt(db, line.key, attemptOf(sheet, line), today);
+    if (saved.kind === 'rejected')
+      return { kind: 'rejected', errors: saved.errors.map((e) => ({ ...e, path: `/lines/${i}/tries` })) };
+    if (saved.kind === 'other-attempt' || saved.kind === 'conflict')
+      return rejected(`/lines/${i}/tries`, 'Saved before with another result; open a new sheet to change it.');
+  }
+  return { kind: 'saved', results: lines.length };
+}
+
+const rejected = (path: string, message: string): EnterSheet => ({ kind: 'rejected', errors: [{ path, message }] });
+
+function attemptOf(sheet: SheetForm, line: SheetLine): object {
+  const protocol = protocols.find((p) => p.id === line.test);
+  const { seatHeightCm, shoes, testedOn } = sheet;
+  return {
+    personId: line.personId,
+    test: line.test,
+    protocolVersion: protocol?.version,
+    sittingDate: testedOn,
+    side: line.side,
+    conditions: {
+      ...(protocol?.seatCm !== undefined && seatHeightCm !== null ? { seatHeightCm } : {}),
+      aid: line.aid,
+      shoes,
+    },
+    events: protocol ? [entered(protocol, sheet, line)] : [],
+  };
+}
+
+/** A result of one day on paper has no clock: the event stands at noon of its day, so that a sheet sent again is the same. */
+function entered(protocol: Protocol, { testedOn, who }: SheetForm, line: SheetLine): AttemptEvent {
+  const { tries, outcome, handsUsed, cleanBeforeHands, seconds, help } = line;
+  const several = protocol.tries !== undefined && tries.length > 0;
+  return {
+    seq: 0,
+    atMs: 0,
+    wallMs: Date.parse(`${testedOn}T12:00:00Z`),
+    by: 'hand',
+    kind: 'entered',
+    value: several || seconds ? null : (tries[0] ?? null),
+    handsUsed,
+    ...(handsUsed && cleanBeforeHands !== null ? { cleanBeforeHands } : {}),
+    ...(outcome === 'done' ? {} : { outcome }),
+    ...(several ? { trials: tries } : {}),
+    ...(seconds ? { seconds } : {}),
+    ...(help ? { help } : {}),
+    ...(who.trim() === '' ? {} : { who: who.trim() }),
+  };
+}
