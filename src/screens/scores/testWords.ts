@@ -25,9 +25,7 @@ export function standingWords({ rank }: Score): string {
     case 'mean':
       return 'sd' in rank.row ? `mean ${rank.row.mean}, spread ${rank.row.sd}` : `mean ${rank.row.mean}`;
     case 'no-norm':
-      return (
-        { 'age-not-covered': 'age not covered', 'hands-used': 'not ranked' }[rank.why as 'hands-used'] ?? 'no norms'
-      );
+      return notRanked[rank.why];
   }
 }
 

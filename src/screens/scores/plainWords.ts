@@ -1,0 +1,47 @@
+import { attentionOf, type TestSitting, type TestView } from '../../core/testView';
+import type { Protocol } from '../../core/shapes/protocol';
+import { monthYear } from '../words';
+
+/** Where somebody stands, said to them: no ranks, nothing that fails, what many keep as a goal. */
+export function plainStanding(protocol: Protocol, test: TestView): string {
+  const score = test.series[0]?.sittings[0]?.score;
+  if (!score) return '';
+  const { rank, standard } = score;
+  const goal =
+    standard && !standard.met
+      ? ` Many keep ${standard.limit} ${protocol.unit} when they manage on their own.`
+      : standard
+        ? ' That is what many keep when they manage on their own.'
+        : '';
+  if (rank.kind === 'ranked') {
+    const band = {
+      below: 'Next to work on.',
+      middle: 'Like most people my age.',
+      above: 'More than most people my age.',
+    }[rank.band];
+    return `${attentionOf(test) > 0 ? 'Next to work on.' : band}${goal}`;
+  }
+  if (attentionOf(test) > 0) return 'Next to work on.';
+  return rank.kind === 'limit' ? 'As quick as most people my age.' : '';
+}
+
+/** What changed, said to them; a change inside the error of the test is none. */
+export function plainChange({ change }: TestSitting, before: string | undefined): string {
+  const since = before === undefined ? '' : ` since ${monthYear(before)}`;
+  switch (change.kind) {
+    case 'first-time':
+      return 'My first time.';
+    case 'hands':
+      return change.words === 'now without hands' ? 'Now without hands.' : 'With hands this time.';
+    case 'at-top':
+      return 'The most this test can show.';
+    case 'clearly-better':
+      return `Clearly better${since}.`;
+    case 'clearly-worse':
+      return `Less than before${since}; we look at it together.`;
+    case 'no-clear-change':
+      return `About the same${since}.`;
+    case 'not-comparable':
+      return '';
+  }
+}
