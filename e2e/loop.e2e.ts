@@ -264,14 +264,26 @@ test('a paper result of an earlier day stands at that day, and faults are said i
   );
   expect(hrefs).toHaveLength(1);
   await page.goto(`${hrefs[0] ?? ''}/paper`, { waitUntil: 'networkidle0' });
-  await page.type('#stands', '99');
-  await page.keyboard.press('Enter');
-  await says(page, '#stands-fault', '0 to 60');
-  await page.click('#stands', { count: 3 });
+  const stands = 'input[aria-label="Chair stands: stands"]';
+  const save = async () => {
+    await page.focus('button[type=submit]');
+    await page.keyboard.press('Enter');
+  };
+  await page.type(stands, '99');
+  await save();
+  await says(page, 'tbody', '99: a whole number from 0 to 60 stands.');
+  await page.click(stands, { count: 3 });
   await page.keyboard.type('11');
-  await page.click('#testedOn', { offset: { x: 24, y: 24 } });
-  await page.keyboard.type('05102026');
+  // Enter goes down the sheet: the next line is the left leg.
   await page.keyboard.press('Enter');
+  await page.keyboard.type('6.5');
+  await says(page, 'tbody', '6.5 s');
+  await page.click('input[type=date]', { offset: { x: 24, y: 24 } });
+  await page.keyboard.type('05102026');
+  await save();
+  await says(page, '[data-testid=summary]', 'Next to work on');
+  expect(await textOf(page, 'tbody')).toMatch(/Chair stands 11 stands.*One leg L 6.5 s/);
+  await page.click('a[href$="/scores/chair-stand-30s"]');
   await says(page, '[data-testid=score-value]', '11');
   expect(await textOf(page, 'main')).toContain('10 May 2026');
   expect(await textOf(page, 'main')).toContain('clearly better');

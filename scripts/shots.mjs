@@ -25,6 +25,8 @@ const aside = new Set([
   'tests-held',
   'choose-person',
   'hall-levels',
+  'score-one-leg',
+  'sheet',
 ]);
 mkdirSync(target, { recursive: true });
 
@@ -73,6 +75,8 @@ await withDemo(async ({ browser, url, idOf }) => {
     'not-today': () => visit(`/people/${adelheid}`),
     scores: () => visit(`/people/${odile}/scores`),
     'score-trend': () => visit(`/people/${odile}/scores/chair-stand-30s`),
+    report: () => visit(`/people/${odile}/report`),
+    'report-clinician': () => visit(`/people/${odile}/report?for=clinician`),
     norms: () => visit('/library/norms/chair-stand-30s?age=77&sex=female&value=9'),
     'score-one-leg': () => visit(`/people/${odile}/scores/one-leg`),
     levels: () => visit(`/people/${bertil}/levels`),
@@ -83,6 +87,18 @@ await withDemo(async ({ browser, url, idOf }) => {
     library: () => visit('/library'),
     cupboard: () => visit('/library/cupboard'),
     paper: () => visit(`/people/${odile}/paper`),
+    sheet: async () => {
+      await visit('/people/groups');
+      const to = await page.$eval('a[href^="/people/sheet?group="]', (a) => a.getAttribute('href'));
+      await visit(`${to}&test=one-leg`);
+      await page.focus('input[data-column="0"]');
+      for (const typed of ['4.2', '8.1', '12.6', '61']) {
+        await page.keyboard.type(typed);
+        await page.keyboard.press('Enter');
+      }
+      await page.evaluate(() => document.querySelector('form').requestSubmit());
+      await page.waitForFunction(() => /put right/.test(document.querySelector('[role=alert]').textContent));
+    },
     'choose-person': () => visit('/test'),
     'set-up': async () => {
       await visit(`/test?person=${odile}`);

@@ -3,7 +3,7 @@ import type { Group, PersonId } from '../core/shapes/person';
 import type { Register } from '../database/connection';
 import { erasePeople } from '../database/erase';
 import * as groups from '../database/groups';
-import { archivePeople, findPerson } from '../database/people';
+import { archivePeople, findPerson, listPeople } from '../database/people';
 import { parse, type FieldError } from '../schemas/parse';
 import { groupForm } from '../schemas/place';
 
@@ -49,6 +49,22 @@ export async function groupsToday(
 export async function seatGroup(db: Register, groupId: string, today: IsoDate): Promise<void> {
   const people = [...(await groups.groupsOfPeople(db))].filter(([, of]) => of.includes(groupId)).map(([id]) => id);
   await withPeople(db, people, { kind: 'sit-today' }, today);
+}
+
+/** Whom a sheet is for: a group, or without one today’s sitting. */
+export async function readSheetPeople(
+  db: Register,
+  groupId: string | null,
+  today: IsoDate,
+): Promise<{ readonly name: string; readonly people: readonly { readonly id: PersonId; readonly name: string }[] }> {
+  const group = (await groups.listGroups(db)).find((g) => g.id === groupId);
+  const chosen = new Set(
+    group
+      ? [...(await groups.groupsOfPeople(db))].filter(([, of]) => of.includes(group.id)).map(([id]) => id)
+      : await groups.sittingOn(db, today),
+  );
+  const people = (await listPeople(db)).filter((p) => chosen.has(p.id) && !p.archived);
+  return { name: group?.name ?? 'today’s sitting', people: people.map(({ id, name }) => ({ id, name })) };
 }
 
 export const endGroup = groups.removeGroup;

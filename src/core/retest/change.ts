@@ -21,6 +21,8 @@ export type Change =
   | { readonly kind: 'not-comparable'; readonly why: string }
   /** The newer one is the most this test can show, so nothing is said of getting better. */
   | { readonly kind: 'at-top'; readonly top: number }
+  /** How much a result of this test moves by itself is not known, so the difference is told and not judged. */
+  | { readonly kind: 'no-error'; readonly by: number; readonly unit: string }
   | { readonly kind: 'hands'; readonly words: 'now without hands' | 'hands used this time' }
   | {
       readonly kind: 'no-clear-change' | 'clearly-better' | 'clearly-worse';
@@ -57,8 +59,8 @@ export function changeBetween(protocol: Protocol, older: Sat | undefined, newer:
   const top = topOf(protocol, now.capS);
   if (top !== null && now.value >= top) return { kind: 'at-top', top };
   const mdc95 = widestMdc95(protocol, [older, newer], sex);
-  if (mdc95 === null) return { kind: 'not-comparable', why: 'no measurement error is known for this test and age' };
   const by = roundTo(scoredValue(protocol, now.value) - scoredValue(protocol, was.value), 0.01);
+  if (mdc95 === null) return { kind: 'no-error', by, unit: scoredUnit(protocol) };
   const unlike = unlikeConditions(older, newer);
   const better = moreIsBetter(protocol) ? by > 0 : by < 0;
   const clear = Math.abs(by) > mdc95 && unlike.length === 0;

@@ -3,9 +3,7 @@ import type { Score } from '../../core/score/scoreResult';
 
 export interface StackFlag {
   readonly value: number;
-  readonly latest: boolean;
-  /** L or R, where the sides are apart. */
-  readonly letter?: string;
+  readonly kind: 'latest' | 'other-side' | 'earlier';
 }
 
 interface Props {
@@ -21,7 +19,7 @@ interface Props {
 }
 
 /** Standard deviations shown to either side; what lies further out stands at the end as an arrow. */
-const reachZ = 2.6;
+const reachZ = 2.2;
 export const stackX = (z: number, width: number): number => {
   const pad = 14;
   const held = Math.max(-reachZ, Math.min(reachZ, z));
@@ -35,7 +33,7 @@ export function StackRail({ score, higherIsBetter, flags, reach, width, label, t
   const x = (value: number) => stackX(scale.at(value), width);
   const { rank } = score;
   const [height, y] = tiny ? [26, 16] : [46, 24];
-  const latest = flags.find((f) => f.latest);
+  const latest = flags.find((f) => f.kind === 'latest');
   const middle: readonly number[] = rank.kind === 'ranked' ? [rank.row.p25, rank.row.p75] : [];
   const mean = rank.kind === 'mean' ? rank.row : null;
   return (
@@ -109,10 +107,10 @@ export function StackRail({ score, higherIsBetter, flags, reach, width, label, t
         />
       )}
       {[...flags]
-        .sort((a, b) => Number(a.latest) - Number(b.latest))
+        .sort((a, b) => order.indexOf(a.kind) - order.indexOf(b.kind))
         .map((flag) => (
           <Flag
-            key={`${flag.value}${flag.letter ?? ''}${flag.latest ? '!' : ''}`}
+            key={`${flag.kind}${flag.value}`}
             flag={flag}
             x={x(flag.value)}
             y={y}
@@ -124,8 +122,16 @@ export function StackRail({ score, higherIsBetter, flags, reach, width, label, t
   );
 }
 
+/** The newest lies over what it covers. */
+const order: readonly StackFlag['kind'][] = ['earlier', 'other-side', 'latest'];
+const tones = {
+  latest: 'var(--color-squat)',
+  'other-side': 'var(--color-board)',
+  earlier: 'var(--color-wood)',
+} as const;
+
 function Flag({ flag, x, y, past, tiny }: { flag: StackFlag; x: number; y: number; past: number; tiny: boolean }) {
-  const tone = flag.latest ? 'var(--color-squat)' : 'var(--color-wood)';
+  const tone = tones[flag.kind];
   const top = tiny ? 2 : 3;
   return (
     <g>
@@ -137,11 +143,6 @@ function Flag({ flag, x, y, past, tiny }: { flag: StackFlag; x: number; y: numbe
         stroke="var(--color-ink)"
         strokeWidth="1.2"
       />
-      {flag.letter && !tiny && (
-        <text x={x + 17} y={top + 10} fill="var(--color-ink)" fontWeight="650">
-          {flag.letter}
-        </text>
-      )}
     </g>
   );
 }

@@ -15,8 +15,8 @@ const places = [
 
 /** A page of one person lies in the place of its step. */
 function placeOf(path: string): string {
-  const step = /^\/people\/[^/]+\/(scores|levels|retest)$/.exec(path)?.[1];
-  const first = `/${step ?? path.split('/')[1] ?? ''}`;
+  const step = /^\/people\/[^/]+\/(scores|levels|retest|report)(?:\/|$)/.exec(path)?.[1];
+  const first = `/${(step === 'report' ? 'scores' : step) ?? path.split('/')[1] ?? ''}`;
   return places.some(([, href]) => href === first) ? first : '';
 }
 

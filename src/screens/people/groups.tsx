@@ -104,6 +104,11 @@ function GroupLine({
           {people === 1 ? '1 person' : `${people} people`}
         </ButtonLink>
       )}
+      {group && people > 0 && (
+        <ButtonLink look="plain" href={`/people/sheet?group=${group.id}`}>
+          Sheet from paper
+        </ButtonLink>
+      )}
       {changed && (
         <Button type="submit" look={group ? 'main' : 'line'}>
           {group ? 'Save' : 'Add the group'}

@@ -134,7 +134,7 @@ function Cell({ protocol, test }: { protocol: Protocol; test: TestView | undefin
   const { score } = newest;
   const words = resultWords(protocol, newest);
   const value = score.value === null || score.handsUsed ? null : scoredValue(protocol, score.value);
-  const flags: StackFlag[] = value === null ? [] : [{ value, latest: true }];
+  const flags: StackFlag[] = value === null ? [] : [{ value, kind: 'latest' }];
   return (
     <>
       <span className={`num text-sm ${attentionOf(test) > 0 ? 'font-bold' : ''}`}>

@@ -9,7 +9,9 @@ export function plainStanding(protocol: Protocol, test: TestView): string {
   const { rank, standard } = score;
   const goal =
     standard && !standard.met
-      ? ` Many keep ${standard.limit} ${protocol.unit} when they manage on their own.`
+      ? protocol.better === 'higher'
+        ? ` Many keep ${standard.limit} ${protocol.unit} when they manage on their own.`
+        : ` Many need ${standard.limit} ${protocol.unit} or less when they manage on their own.`
       : standard
         ? ' That is what many keep when they manage on their own.'
         : '';
@@ -41,6 +43,8 @@ export function plainChange({ change }: TestSitting, before: string | undefined)
       return `Less than before${since}; we look at it together.`;
     case 'no-clear-change':
       return `About the same${since}.`;
+    case 'no-error':
+      return change.by === 0 ? `The same${since}.` : '';
     case 'not-comparable':
       return '';
   }

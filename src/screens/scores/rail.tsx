@@ -95,6 +95,11 @@ export function changeWords(change: Change): { readonly verdict: string; readonl
       return { verdict: 'not comparable', size: change.why };
     case 'hands':
       return { verdict: change.words, size: '' };
+    case 'no-error':
+      return {
+        verdict: change.by === 0 ? 'the same' : `${signed(change.by)} ${change.unit}`,
+        size: 'not judged: the error of this test is not known',
+      };
     case 'at-top':
       return { verdict: 'at the top of this test', size: '' };
     default: {

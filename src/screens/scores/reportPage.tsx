@@ -47,7 +47,7 @@ export function ReportScreen({ view, place, reader, percent, normsVersion, today
           </Link>
         ))}
         <ButtonLink look="plain" href={`${base}/scores`} className="ml-auto">
-          Back to the scores
+          Back
         </ButtonLink>
       </div>
       <article className="border-2 border-ink bg-board p-8 print:border-0 print:bg-transparent print:p-0 print:text-black">

@@ -47,15 +47,17 @@ export function ScoreScreen({ view, protocol, test }: Props) {
             </>
           )}
         </p>
-        <Link
-          href={`/people/${view.person.id}/scores`}
-          className="ml-auto flex min-h-11 items-center text-squat underline underline-offset-4"
-        >
-          All scores
-        </Link>
-        <ButtonLink href={personHrefs(view.person.id).levels} hotkey="L" className="self-center">
-          See the level
-        </ButtonLink>
+        <span className="ml-auto flex items-center gap-4 self-center">
+          <Link
+            href={`/people/${view.person.id}/scores`}
+            className="flex min-h-11 items-center text-squat underline underline-offset-4"
+          >
+            All scores
+          </Link>
+          <ButtonLink href={personHrefs(view.person.id).levels} hotkey="L">
+            See the level
+          </ButtonLink>
+        </span>
       </div>
       <ScoreRail
         score={score}
@@ -159,7 +161,7 @@ function Figures({ protocol, newest }: { protocol: Protocol; newest: TestSitting
       {error && (
         <SaysIn
           term="Error of the test"
-          value={error.sem === null ? `real from ${error.mdc95} ${unit}` : `± ${error.sem.toFixed(1)} ${unit}`}
+          value={error.sem === null ? `${error.mdc95} ${unit}` : `± ${error.sem.toFixed(1)} ${unit}`}
           source={
             error.from === 'computed'
               ? `${cited(error.source)}; SD of this row read as normal`
@@ -194,7 +196,7 @@ function ChangeSays({
 }) {
   const { change } = newest;
   const words = changeWords(change);
-  const by = 'by' in change ? change : null;
+  const by = 'mdc95' in change ? change : null;
   const unit = scoredUnit(protocol);
   return (
     <SaysIn

@@ -12,7 +12,7 @@ import { shortDay } from '../words';
 import { CompositeLines } from './compositeLines';
 import { changeWords } from './rail';
 import { summaryWords } from './summary';
-import { resultWords, sideName, standingWords } from './testWords';
+import { resultWords, sideLetter, standingWords } from './testWords';
 
 const railWidth = 520;
 
@@ -77,9 +77,10 @@ export function ScoreStack({ view, today }: { view: PersonView; today: string })
           </table>
           <CompositeLines composites={view.composites} />
           <p className="mt-3 text-sm text-ink-soft">
-            Thick: the middle half of the same sex and age. Box: mean and spread. Blue bar: how far the result moves by
-            itself (95 %). Diamonds are watch lines, filled where the result is past; discs what many keep. Dotted: no
-            spread was published, so only the side of the line counts.
+            Thick: the middle half of the same sex and age. Box: mean and spread. Blue flag: the newest result, hollow
+            the other side, pale the ones before. Blue bar: how far the result moves by itself (95 %). Diamonds are
+            watch lines, filled where the result is past; discs what many keep. Dotted: no spread was published, so only
+            the side of the line counts.
             {judged > 1 && ` Of ${judged} tests compared, one unchanged test in twenty looks changed.`}
           </p>
         </>
@@ -88,7 +89,7 @@ export function ScoreStack({ view, today }: { view: PersonView; today: string })
   );
 }
 
-const isJudged = (s: TestSitting | undefined): boolean => s !== undefined && 'by' in s.change;
+const isJudged = (s: TestSitting | undefined): boolean => s !== undefined && 'mdc95' in s.change;
 
 /** The percentiles over the column of rails; the same place in every row. */
 function Percentiles() {
@@ -129,11 +130,15 @@ function TestRow({ personId, test, today }: { personId: string; test: TestView; 
           <StateMark mark={attention > 0 ? 'watch' : score.rank.kind === 'no-norm' ? 'unknown' : 'ready'} silent />
           <span>
             <b className="underline decoration-rule underline-offset-4">{protocol.short}</b>{' '}
-            <span className="num font-bold">{resultWords(protocol, newest)}</span>
+            <span className="num font-bold">
+              {sideLetter(lead.side)}
+              {resultWords(protocol, newest)}
+            </span>
             {said.map((s) => (
               <span key={s.key} className="num">
                 {' '}
-                · {sideName(s.result.side ?? null)} {resultWords(protocol, s)}
+                · {sideLetter(s.result.side ?? null)}
+                {resultWords(protocol, s)}
               </span>
             ))}
             <span className="block text-sm text-ink-soft">
@@ -172,8 +177,7 @@ function flagsOf(protocol: Protocol, { series }: TestView): StackFlag[] {
         : [
             {
               value: scoredValue(protocol, result.value),
-              latest: i === 0,
-              ...(s.side && i === 0 ? { letter: s.side } : {}),
+              kind: i > 0 ? 'earlier' : lead === 0 ? 'latest' : 'other-side',
             },
           ],
     ),

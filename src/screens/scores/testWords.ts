@@ -16,14 +16,14 @@ export function resultWords(protocol: Protocol, { result }: Pick<TestSitting, 'r
 }
 
 /** Where a result stands, in a few words. */
-export function standingWords({ rank }: Score): string {
+export function standingWords({ rank, scored }: Score): string {
   switch (rank.kind) {
     case 'ranked':
       return percentileWords(rank.percentile);
     case 'limit':
       return rank.worse ? 'slower than average' : 'not slower than average';
     case 'mean':
-      return 'sd' in rank.row ? `mean ${rank.row.mean}, spread ${rank.row.sd}` : `mean ${rank.row.mean}`;
+      return `${(scored ?? 0) < rank.row.mean ? 'under' : 'at or over'} the mean of ${rank.row.mean}`;
     case 'no-norm':
       return notRanked[rank.why];
   }
@@ -51,5 +51,7 @@ const sense: Readonly<Record<CutoffAnswer['pastIf'], string>> = {
 
 /** `under 10`, `from 8.5` */
 export const cutoffWords = ({ pastIf, limit }: CutoffAnswer): string => `${sense[pastIf]} ${limit}`;
+
+export const sideLetter = (side: Side | null): string => (side === null ? '' : `${side} `);
 
 export const sideName = (side: Side | null): string => (side === 'L' ? 'left' : side === 'R' ? 'right' : '');

@@ -11,8 +11,8 @@ export interface TrendPoint {
   /** Days since 1970, so that the axis is as long as the time was. */
   readonly day: number;
   readonly value: number | null;
-  /** Half the error bar. */
-  readonly reach: number;
+  /** How far the error bar reaches down and up; no result is less than the test can show. */
+  readonly reach: readonly [down: number, up: number];
   /** The middle half of the row of that day’s age; it steps at birthdays. */
   readonly middle: readonly [low: number, high: number] | null;
 }
@@ -37,7 +37,7 @@ export function trendPoints(protocol: Protocol, series: TestSeries, person: Pers
       {
         day: dayNumber(s.on),
         value: scoredValue(protocol, value),
-        reach: errorReach(s) ?? 0,
+        reach: reachOf(scoredValue(protocol, value), errorReach(s) ?? 0, leastScored(protocol)),
         middle: row ? middleOf(row) : null,
       },
     ];
@@ -71,12 +71,17 @@ function withSteps(
     const [before, after] = [ageYears - 1, ageYears].map((age) => rowFor(protocol.norms, { ageYears: age, sex }));
     if (!before || !after || before.ageLow === after.ageLow) return [];
     return [
-      { day: day - 1, value: null, reach: 0, middle: middleOf(before) },
-      { day, value: null, reach: 0, middle: middleOf(after) },
+      { day: day - 1, value: null, reach: [0, 0], middle: middleOf(before) },
+      { day, value: null, reach: [0, 0], middle: middleOf(after) },
     ];
   });
   return [...points, ...steps].sort((a, b) => a.day - b.day);
 }
+
+/** A walk is scored as speed, whose least is none at all. */
+const leastScored = (protocol: Protocol): number => (protocol.speedOverM === undefined ? protocol.range.min : 0);
+
+const reachOf = (value: number, reach: number, least: number) => [Math.min(reach, value - least), reach] as const;
 
 const middleOf = ({ p25, p75 }: NormRow) => [Math.min(p25, p75), Math.max(p25, p75)] as const;
 

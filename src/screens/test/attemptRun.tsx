@@ -139,7 +139,7 @@ function Outcome({ trial, kept, emergencyNumber, again, next, reopen }: OutcomeP
   const [away, setAway] = useState(false);
   const finished = trial.state === 'finished';
   const leave = async () => {
-    if (await serverAnswers()) window.location.assign(`/people/${kept.personId}/scores`);
+    if (await serverAnswers()) window.location.assign(`/people/${kept.personId}/scores/${kept.test}`);
     else setAway(true);
   };
   return (
