@@ -49,7 +49,7 @@ function rules(root: string): IForbiddenRuleType[] {
       pathNot: [
         ...rooms.map((r) => `^${root}${escape(r)}(/|\\.ts$)`),
         ...packages.map((p) => `node_modules/(@types/)?${escape(p)}/`),
-        ...(room === 'core' || room === 'catalogue' ? [] : ['^(node:)?(fs|path|crypto|url)$']),
+        ...(room === 'core' || room === 'catalogue' ? [] : ['^(node:)?(fs|path|crypto|url|stream)$']),
       ],
     },
   }));

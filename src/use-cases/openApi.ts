@@ -58,7 +58,7 @@ export async function postPerson(db: Register, input: unknown, today: IsoDate): 
 export async function describePerson(db: Register, id: PersonId, today: IsoDate): Promise<object | undefined> {
   const view = await readPerson(db, id, today);
   if (!view) return undefined;
-  const { person, known, ageYears, archived, sittings, confirmed, levelWaiting, due } = view;
+  const { person, known, ageYears, archived, tests, confirmed, levelWaiting, due } = view;
   const { notedOn, ...intake } = known.intake;
   return {
     ...person,
@@ -69,15 +69,23 @@ export async function describePerson(db: Register, id: PersonId, today: IsoDate)
     limiters: known.limiters,
     falls12m: known.falls.map((f) => f.content),
     intake: { ...intake, notedOn },
-    results: sittings.map(({ attempt, score }) => ({
-      test: attempt.test,
-      testedOn: attempt.sittingDate,
-      value: attempt.trial.value,
-      counted: attempt.trial.counted,
-      handsUsed: attempt.trial.handsUsed,
-      conditions: attempt.conditions,
-      percentile: score.rank.kind === 'ranked' ? Math.round(score.rank.percentile * 10) / 10 : null,
-    })),
+    results: tests.flatMap(({ test, series }) =>
+      series.flatMap(({ sittings }) =>
+        sittings.map(({ on, result, score, conditions, fromPaper }) => ({
+          test,
+          testedOn: on,
+          side: result.side ?? null,
+          outcome: result.outcome,
+          value: score.handsUsed ? 0 : result.value,
+          counted: result.value,
+          trials: result.trials ?? null,
+          handsUsed: result.handsUsed ?? false,
+          conditions,
+          fromPaper,
+          percentile: score.rank.kind === 'ranked' ? Math.round(score.rank.percentile * 10) / 10 : null,
+        })),
+      ),
+    ),
     levels: confirmed.map(({ confirmedOn, level }) => ({ confirmedOn, code: level.code })),
     levelWaiting: levelWaiting && { code: levelWaiting.code, dose: printDose(levelWaiting.dose) },
     dueOn: due?.on ?? null,

@@ -35,7 +35,7 @@ export const invalidFields = (errors: readonly FieldError[]): Response =>
     { errors },
   );
 
-const mostBytes = 5_000_000;
+export const mostBytes = 5_000_000;
 
 /** The body as text of the wanted kind, or the problem with it. Bytes are counted while reading. */
 export async function readBody(

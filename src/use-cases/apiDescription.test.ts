@@ -1,0 +1,68 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join, relative } from 'node:path';
+import { expect, test } from 'vitest';
+import { scoreRequest as scoreSchema, levelsRequest as levelsSchema } from '../schemas/requests';
+import { parse } from '../schemas/parse';
+import { protocols } from '../catalogue/protocols';
+import { apiDescription, levelsExample, scoreExample } from './apiDescription';
+import { askLevels, askScore } from './askStateless';
+
+type Schema = { readonly properties?: Record<string, Schema>; readonly items?: Schema };
+interface Operation {
+  readonly requestBody?: { readonly content: Record<string, { readonly schema: Schema }> };
+}
+const description = apiDescription() as { readonly paths: Record<string, Record<string, Operation>> };
+
+/** Every route of the interface with the methods it answers itself, out of the handlers. */
+function handlers(): Record<string, string[]> {
+  const root = join(process.cwd(), 'src/app');
+  const routes = readdirSync(join(root, 'api/v1'), { recursive: true, encoding: 'utf8' })
+    .filter((f) => f.endsWith('route.ts'))
+    .map((f) => join(root, 'api/v1', f));
+  return Object.fromEntries(
+    routes.map((file) => {
+      const path = `/${relative(root, file)
+        .replace(/\/route\.ts$/, '')
+        .replace(/\[(\w+)\]/g, '{$1}')}`;
+      const methods = [...readFileSync(file, 'utf8').matchAll(/^export const (GET|POST|PUT|DELETE|PATCH) =/gm)];
+      return [path, methods.map((m) => (m[1] ?? '').toLowerCase()).sort()];
+    }),
+  );
+}
+
+test('every handler is described under its path and methods, and nothing else is', () => {
+  const described = Object.fromEntries(
+    Object.entries(description.paths).map(([path, item]) => [path, Object.keys(item).sort()]),
+  );
+  expect(described).toEqual(handlers());
+});
+
+test('the examples are answered as they stand', () => {
+  expect(askScore(scoreExample, '2026-03-02')).toMatchObject({ kind: 'answered' });
+  expect(askLevels(levelsExample, '2026-03-02')).toMatchObject({ kind: 'answered' });
+});
+
+const bodyOf = (path: string): Schema =>
+  description.paths[path]?.['post']?.requestBody?.content['application/json']?.schema ?? {};
+
+test.each([
+  ['/api/v1/score', scoreSchema(protocols), scoreExample],
+  ['/api/v1/levels', levelsSchema(protocols), levelsExample],
+] as const)(
+  '%s: every described field is one the handler knows, and one that is not is refused',
+  (path, schema, example) => {
+    const fields = Object.keys(bodyOf(path).properties ?? {});
+    expect(fields.length).toBeGreaterThan(2);
+    const unknown = (input: object) => {
+      const parsed = parse(schema, input);
+      return parsed.kind === 'bad'
+        ? parsed.errors.filter((e) => e.message.includes('not a field')).map((e) => e.path)
+        : [];
+    };
+    expect(unknown(Object.fromEntries(fields.map((f) => [f, null])))).toEqual([]);
+    expect(unknown({ ...example, shoeSize: 42 })).toEqual(['/shoeSize']);
+    const result = Object.keys(bodyOf(path).properties?.['results']?.items?.properties ?? {});
+    expect(unknown({ ...example, results: [Object.fromEntries(result.map((f) => [f, null]))] })).toEqual([]);
+    expect(result).toContain('trials');
+  },
+);

@@ -1,0 +1,272 @@
+import { normsVersion, protocols } from '../catalogue/protocols';
+import { limiterKinds, outcomes, patterns, readinessOutcomes, supports, walkingAids } from '../core/shapes/facts';
+import { stopReasons } from '../core/shapes/attempt';
+import { registerFilters, registerSorts } from '../core/registerLine';
+import { answerColumns, scoreColumns } from '../formats/scoreCsv';
+import { bodyLimits } from '../schemas/requests';
+
+type Json = Readonly<Record<string, unknown>>;
+
+const text: Json = { type: 'string' };
+const yesNo: Json = { type: 'boolean' };
+const date: Json = { type: 'string', format: 'date' };
+const oneOf = (values: readonly string[]): Json => ({ type: 'string', enum: [...values] });
+const orNull = (schema: Json): Json => ({ anyOf: [schema, { type: 'null' }] });
+const listOf = (items: Json): Json => ({ type: 'array', items });
+const between = ([minimum, maximum]: readonly [number, number], type = 'number'): Json => ({ type, minimum, maximum });
+/** Unknown fields are refused by name, never dropped. */
+const exactly = (properties: Json, required: readonly string[] = []): Json => ({
+  type: 'object',
+  properties,
+  ...(required.length > 0 ? { required: [...required] } : {}),
+  additionalProperties: false,
+});
+const json = (schema: Json, example?: Json): Json => ({
+  content: { 'application/json': { schema, ...(example ? { example } : {}) } },
+});
+const ref = (name: string): Json => ({ $ref: `#/components/schemas/${name}` });
+const parameter = (name: string, place: 'path' | 'query', schema: Json): Json => ({
+  name,
+  in: place,
+  required: place === 'path',
+  schema,
+});
+const problems = (...statuses: readonly number[]): Json =>
+  Object.fromEntries(
+    [...statuses, 403, 500].map((status) => [
+      String(status),
+      {
+        description: problemWords[status],
+        content: { 'application/problem+json': { schema: ref('Problem') } },
+      },
+    ]),
+  );
+const problemWords: Readonly<Record<number, string>> = {
+  400: 'Not JSON, or not UTF-8',
+  403: 'A foreign Host or Origin',
+  404: 'Nothing there',
+  409: 'Something else stands there already; both are kept',
+  413: 'Over 5 MB, counted while reading',
+  415: 'Another kind of content',
+  422: 'Fields that need another look, one error each',
+  500: 'Something broke; nothing was half-written',
+};
+
+const person = exactly({
+  age: between(bodyLimits.ageYears, 'integer'),
+  birthDate: { ...date, description: 'may stand for age; testedOn is then needed' },
+  sex: {
+    enum: ['female', 'male', null],
+    description: 'the norm table; null: both are answered, the cautious one used',
+  },
+  heightCm: orNull(between(bodyLimits.heightCm)),
+  massKg: orNull(between(bodyLimits.massKg)),
+});
+
+const seconds = (name: string): readonly [string, Json] => [name, between([0, 10])];
+
+const result = exactly(
+  {
+    test: oneOf(protocols.map((p) => p.id)),
+    side: { enum: ['L', 'R', null] },
+    outcome: oneOf(outcomes),
+    value: { type: ['number', 'null'], description: 'in the unit of the test; the two walks in s' },
+    testedOn: date,
+    seatHeightCm: orNull(between(bodyLimits.seatCm)),
+    handsUsed: yesNo,
+    cleanBeforeHands: { type: ['integer', 'null'] },
+    trials: { anyOf: [listOf({ type: 'number' }), { type: 'null' }] },
+    capS: { type: ['number', 'null'] },
+    seconds: orNull(exactly(Object.fromEntries(['sideBySide', 'semiTandem', 'tandem', 'oneLeg'].map(seconds)))),
+    help: { enum: ['none', 'furniture', 'person', null] },
+  },
+  ['test'],
+);
+
+const scoreRequest = exactly({ person, testedOn: date, results: listOf(result) }, ['person', 'results']);
+
+const shown = exactly({ pattern: oneOf(patterns), rung: between([1, 9], 'integer') }, ['pattern', 'rung']);
+const levelsRequest = exactly(
+  {
+    ...{ person, testedOn: date, results: listOf(result), readiness: oneOf(readinessOutcomes) },
+    limiters: listOf(
+      exactly(
+        {
+          kind: oneOf(limiterKinds),
+          side: { enum: ['L', 'R', null] },
+          pain: orNull(between([0, 10], 'integer')),
+          since: orNull(date),
+          limitsLifted: yesNo,
+        },
+        ['kind'],
+      ),
+    ),
+    ...{ falls12m: between([0, 100], 'integer'), injuredInFall: yesNo, walkingAid: oneOf(walkingAids) },
+    ...{ aidIndoors: yesNo, floorSlides: yesNo, numbFeet: yesNo, sitsUnsupported: yesNo, heelDownAtTarget: yesNo },
+    sessionsLogged: between([0, 10_000], 'integer'),
+    shown: listOf(shown),
+    lastConfirmed: listOf(
+      exactly({ pattern: oneOf(patterns), rung: between([1, 9], 'integer'), support: oneOf(supports) }, [
+        'pattern',
+        'rung',
+        'support',
+      ]),
+    ),
+    kit: { type: 'object' },
+    style: oneOf(['hips-back', 'upright', 'square']),
+    impactCleared: yesNo,
+  },
+  ['person'],
+);
+
+export const scoreExample = {
+  person: { age: 77, sex: 'female', heightCm: 160, massKg: 64 },
+  testedOn: '2026-03-02',
+  results: [
+    { test: 'chair-stand-30s', value: 9, seatHeightCm: 43.2 },
+    { test: 'one-leg', side: 'L', value: 6.4 },
+    { test: 'gait-4m', value: 4.6 },
+  ],
+} as const;
+
+export const levelsExample = {
+  person: { age: 77, sex: 'female', heightCm: 160, massKg: 64 },
+  testedOn: '2026-03-02',
+  results: [{ test: 'chair-stand-30s', value: 9, seatHeightCm: 43 }],
+  readiness: 'ready',
+  kit: { chairs: [{ heightCm: 43, arms: false }], padsCm: [3] },
+} as const;
+
+/** What the open interface offers, in OpenAPI 3.1; a test holds it against the handlers. */
+export function apiDescription(): Json {
+  const csv = `One row a result: ${scoreColumns.join(', ')}. The answer has the same rows and ${answerColumns.join(', ')}; a bad row has its fault in error.`;
+  const answers = (schema: Json, ...statuses: readonly number[]): Json => ({
+    '200': { description: 'Answered', ...json(schema) },
+    ...problems(...statuses),
+  });
+  const anything: Json = { type: 'object' };
+  return {
+    openapi: '3.1.0',
+    info: {
+      title: 'Ready Stool',
+      version: normsVersion,
+      description:
+        'Fitness screening, not a diagnosis. On this machine only: a foreign Host or Origin is refused. Unknown fields are refused by name.',
+    },
+    paths: {
+      '/api/v1/score': {
+        post: {
+          summary: 'Scores results that are kept nowhere',
+          description: csv,
+          requestBody: {
+            required: true,
+            content: {
+              'application/json': { schema: scoreRequest, example: scoreExample },
+              'text/csv': { schema: text },
+            },
+          },
+          responses: answers(anything, 400, 413, 415, 422),
+        },
+      },
+      '/api/v1/levels': {
+        post: {
+          summary: 'Levels from facts that are kept nowhere',
+          requestBody: { required: true, ...json(levelsRequest, levelsExample) },
+          responses: answers(anything, 400, 413, 415, 422),
+        },
+      },
+      '/api/v1/people': {
+        get: {
+          summary: 'Lines of the register',
+          parameters: [
+            parameter('search', 'query', text),
+            parameter('filter', 'query', oneOf(registerFilters)),
+            parameter('groupId', 'query', text),
+            parameter('sort', 'query', oneOf(registerSorts)),
+            parameter('down', 'query', yesNo),
+            parameter('offset', 'query', between([0, 1_000_000], 'integer')),
+            parameter('limit', 'query', between([1, 200], 'integer')),
+          ],
+          responses: answers(anything, 422),
+        },
+        post: {
+          summary: 'Adds a person: a name and a birth date are enough',
+          requestBody: { required: true, ...json({ type: 'object', required: ['name', 'birthDate'] }) },
+          responses: { '201': { description: 'Added', ...json(anything) }, ...problems(400, 409, 413, 415, 422) },
+        },
+      },
+      '/api/v1/people/{id}': {
+        get: {
+          summary: 'Who, what is known today, readiness, results of every test, levels',
+          parameters: [parameter('id', 'path', text)],
+          responses: answers(anything, 404),
+        },
+      },
+      '/api/v1/people/import': {
+        post: {
+          summary: 'A roster as CSV; dry=true only looks',
+          parameters: ['dry', 'id', 'file', 'columns', 'dateOrder', 'units'].map((n) => parameter(n, 'query', text)),
+          requestBody: { required: true, content: { 'text/csv': { schema: text } } },
+          responses: {
+            '201': { description: 'Taken in one transaction', ...json(anything) },
+            ...answers(anything, 400, 413, 415, 422),
+          },
+        },
+      },
+      '/api/v1/people/import/{id}': {
+        delete: {
+          summary: 'Takes an import back, but for those of whom more was noted since',
+          parameters: [parameter('id', 'path', text)],
+          responses: answers(anything, 404),
+        },
+      },
+      '/api/v1/attempts/{clientKey}': {
+        put: {
+          summary: 'The whole list of events of one attempt; sending it again is harmless',
+          parameters: [parameter('clientKey', 'path', { type: 'string', pattern: '^[A-Za-z0-9_-]{8,64}$' })],
+          description: `Reasons of a stop: ${stopReasons.join(', ')}.`,
+          requestBody: {
+            required: true,
+            ...json({
+              type: 'object',
+              required: ['personId', 'test', 'protocolVersion', 'sittingDate', 'conditions', 'events'],
+            }),
+          },
+          responses: {
+            '201': { description: 'First time', ...json(anything) },
+            ...answers(anything, 400, 409, 413, 415, 422),
+          },
+        },
+      },
+      '/api/v1/entries/{key}': {
+        put: {
+          summary: 'One dated entry: pain, fall, answers, check of the day, incident',
+          parameters: [parameter('key', 'path', text)],
+          requestBody: { required: true, ...json({ type: 'object', required: ['personId', 'on', 'content'] }) },
+          responses: {
+            '201': { description: 'First time', ...json(anything) },
+            ...answers(anything, 400, 409, 413, 415, 422),
+          },
+        },
+      },
+      '/api/v1/openapi.json': {
+        get: { summary: 'This description', responses: answers(anything) },
+      },
+    },
+    components: {
+      schemas: {
+        Problem: {
+          type: 'object',
+          properties: {
+            type: text,
+            title: text,
+            status: { type: 'integer' },
+            detail: text,
+            errors: listOf(exactly({ path: { ...text, description: 'JSON Pointer' }, message: text })),
+          },
+          required: ['type', 'title', 'status', 'detail'],
+        },
+      },
+    },
+  };
+}

@@ -1,0 +1,73 @@
+import type { IsoDate } from '../core/shapes/facts';
+import { answerColumns, csvLine, rowsOf, scoreColumns, toScoreRequest, type CsvRow } from '../formats/scoreCsv';
+import { askScore } from './askStateless';
+
+/** Rows scored in one go; between two goes the server answers others. */
+const batch = 200;
+
+export type ScoreCsv =
+  | { readonly kind: 'answered'; readonly lines: AsyncGenerator<string, undefined> }
+  | { readonly kind: 'rejected'; readonly message: string };
+
+/**
+ * Scores a CSV row by row as it comes in; a bad row gets its fault in the column `error` and the others are scored.
+ * The head line is looked at before anything is answered.
+ */
+export async function scoreCsv(body: ReadableStream<Uint8Array>, mostBytes: number, today: IsoDate): Promise<ScoreCsv> {
+  const rows = rowsOf(body, mostBytes);
+  const first = await rows.next();
+  if (first.done) return { kind: 'rejected', message: 'There is a head line and no row, or nothing at all.' };
+  const heads = Object.keys(first.value);
+  const unknown = heads.filter((h) => !scoreColumns.some((c) => c === h));
+  if (unknown.length > 0) {
+    const message = `No such column: ${unknown.join(', ')}. There are: ${scoreColumns.join(', ')}.`;
+    return { kind: 'rejected', message };
+  }
+  return { kind: 'answered', lines: linesOf(heads, first.value, rows, today) };
+}
+
+async function* linesOf(
+  heads: readonly string[],
+  first: CsvRow,
+  rest: AsyncGenerator<CsvRow>,
+  today: IsoDate,
+): AsyncGenerator<string, undefined> {
+  let text = csvLine([...heads, ...answerColumns]) + scoredLine(heads, first, today);
+  let inBatch = 1;
+  for await (const row of rest) {
+    text += scoredLine(heads, row, today);
+    if (++inBatch < batch) continue;
+    yield text;
+    text = '';
+    inBatch = 0;
+    await new Promise((others) => setImmediate(others));
+  }
+  yield text;
+  return undefined;
+}
+
+interface Answer {
+  readonly results: readonly {
+    readonly norm: { readonly percentile?: number; readonly z?: number; readonly band?: string } | null;
+    readonly cutoffs: readonly { readonly id: string; readonly past: boolean }[];
+    readonly standard: { readonly met: boolean } | null;
+    readonly error: { readonly sem: number | null; readonly mdc90: number | null; readonly mdc95: number } | null;
+  }[];
+}
+
+function scoredLine(heads: readonly string[], row: CsvRow, today: IsoDate): string {
+  const cells = heads.map((h) => row[h]);
+  const answer = askScore(toScoreRequest(row), today);
+  if (answer.kind === 'rejected') {
+    const fault = answer.errors.map(({ path, message }) => `${path.split('/').at(-1) ?? ''} ${message}`).join('; ');
+    return csvLine([...cells, ...Array.from({ length: answerColumns.length - 1 }, () => ''), fault]);
+  }
+  const [scored] = (answer.body as Answer).results;
+  const past = scored?.cutoffs.filter((c) => c.past).map((c) => c.id);
+  return csvLine([
+    ...cells,
+    ...[scored?.norm?.percentile, scored?.norm?.z, scored?.norm?.band],
+    ...[past?.join(';'), scored?.standard?.met],
+    ...[scored?.error?.sem, scored?.error?.mdc90, scored?.error?.mdc95, ''],
+  ]);
+}
