@@ -8,6 +8,7 @@ import { StackRail, type StackFlag } from '../drawing/stackRail';
 import { StateMark } from '../drawing/stateMark';
 import { Pages, type HallPage } from '../frame/pages';
 import { PrintButton } from '../touch/printButton';
+import { Wide } from '../touch/wide';
 import { resultWords, standingWords } from './testWords';
 
 /** How many tests stand side by side before the small rails say nothing any more. */
@@ -52,28 +53,30 @@ export function HallScores({ people, pages, order }: HallPage & { order: HallOrd
           </a>
         </p>
       ) : (
-        <table className="mt-3 w-full table-fixed text-left">
-          <thead className="text-sm">
-            <tr className="border-b-2 border-ink">
-              <Head to={link({ sort: 'name' })} on={order.sort === 'name'} className="w-48">
-                Name
-              </Head>
-              <Head to={link({ sort: 'past' })} on={order.sort === 'past'} className="w-20">
-                To watch
-              </Head>
-              {shown.map((p) => (
-                <Head key={p.id} to={link({ sort: p.id })} on={order.sort === p.id}>
-                  {p.short}
+        <Wide label="Scores of everybody">
+          <table className="mt-3 w-full min-w-[1100px] table-fixed text-left print:min-w-0">
+            <thead className="text-sm">
+              <tr className="border-b-2 border-ink">
+                <Head to={link({ sort: 'name' })} on={order.sort === 'name'} className="w-48">
+                  Name
                 </Head>
+                <Head to={link({ sort: 'past' })} on={order.sort === 'past'} className="w-20">
+                  To watch
+                </Head>
+                {shown.map((p) => (
+                  <Head key={p.id} to={link({ sort: p.id })} on={order.sort === p.id}>
+                    {p.short}
+                  </Head>
+                ))}
+              </tr>
+            </thead>
+            <tbody>
+              {people.map((view) => (
+                <Row key={view.person.id} view={view} shown={shown} />
               ))}
-            </tr>
-          </thead>
-          <tbody>
-            {people.map((view) => (
-              <Row key={view.person.id} view={view} shown={shown} />
-            ))}
-          </tbody>
-        </table>
+            </tbody>
+          </table>
+        </Wide>
       )}
       <Pages {...pages} />
     </div>

@@ -7,6 +7,7 @@ import type { PersonView } from '../../core/personView';
 import type { Place } from '../../core/shapes/person';
 import type { Protocol } from '../../core/shapes/protocol';
 import { PrintButton } from '../touch/printButton';
+import { Wide } from '../touch/wide';
 import { ButtonLink } from '../touch/button';
 import { aidWords, dayWords, limiterLine, tableWords } from '../words';
 import { plainChange, plainStanding } from './plainWords';
@@ -129,28 +130,30 @@ function ForClinician({ view, normsVersion }: { view: PersonView; normsVersion: 
         {known.intake.heightCm !== null && `, ${known.intake.heightCm} cm`}
         {known.intake.massKg !== null && `, ${known.intake.massKg} kg`}. Noted: {noted.join('; ') || 'nothing'}.
       </p>
-      <table className="mt-2 w-full text-left">
-        <thead>
-          <tr className="border-b-2 border-ink">
-            {['Test', 'Day', 'Result and how', 'Among peers', 'Lines', 'Change, smallest real change'].map((head) => (
-              <th key={head} className="pr-2 pb-0.5 align-bottom font-semibold">
-                {head}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map((cells) => (
-            <tr key={cells.key} className="border-b border-rule align-top">
-              {cells.words.map((words, i) => (
-                <td key={i} className="py-1 pr-2">
-                  {words}
-                </td>
+      <Wide label="Results">
+        <table className="mt-2 w-full text-left">
+          <thead>
+            <tr className="border-b-2 border-ink">
+              {['Test', 'Day', 'Result and how', 'Among peers', 'Lines', 'Change, smallest real change'].map((head) => (
+                <th key={head} className="pr-2 pb-0.5 align-bottom font-semibold">
+                  {head}
+                </th>
               ))}
             </tr>
-          ))}
-        </tbody>
-      </table>
+          </thead>
+          <tbody>
+            {rows.map((cells) => (
+              <tr key={cells.key} className="border-b border-rule align-top">
+                {cells.words.map((words, i) => (
+                  <td key={i} className="py-1 pr-2">
+                    {words}
+                  </td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </Wide>
       {(composites.battery || composites.power) && (
         <p className="mt-2">
           {composites.battery &&

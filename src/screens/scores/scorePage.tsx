@@ -8,6 +8,7 @@ import type { Protocol } from '../../core/shapes/protocol';
 import type { TestSeries, TestSitting, TestView } from '../../core/testView';
 import { PersonHead, personHrefs } from '../people/personHead';
 import { ButtonLink } from '../touch/button';
+import { Wide } from '../touch/wide';
 import { aidWords, dayWords, rowWords, slowingWords } from '../words';
 import { changeWords, ScoreRail, sittingMark } from './rail';
 import { cited, Says } from './says';
@@ -280,44 +281,46 @@ function Raw({ protocol, test }: { protocol: Protocol; test: TestView }) {
     .flatMap((s) => s.sittings.map((sitting) => ({ side: s.side, sitting })))
     .sort((a, b) => b.sitting.on.localeCompare(a.sitting.on));
   return (
-    <table className="mt-4 w-full text-left">
-      <caption className="border-b-2 border-ink pb-1 text-left font-semibold">As it was taken down</caption>
-      <thead className="text-sm text-ink-soft">
-        <tr>
-          {['Day', 'Age', 'Result', 'Tries', 'Seat', 'Aid', 'Shoes', 'Taken down', 'Against the time before'].map(
-            (head) => (
-              <th key={head} className="py-1 pr-3 font-semibold">
-                {head}
-              </th>
-            ),
-          )}
-        </tr>
-      </thead>
-      <tbody>
-        {all.map(({ side, sitting }) => (
-          <tr key={sitting.key} className="border-t border-rule">
-            <td className="py-1.5 pr-3">{dayWords(sitting.on)}</td>
-            <td className="num pr-3">{sitting.ageYears}</td>
-            <td className="num pr-3 font-bold">
-              {side && `${sideName(side)} `}
-              {resultWords(protocol, sitting)}
-            </td>
-            <td className="num pr-3">{triesWords(sitting)}</td>
-            <td className="num pr-3">{sitting.conditions.seatHeightCm ?? '–'}</td>
-            <td className="pr-3">{aidWords[sitting.conditions.aid ?? 'none']}</td>
-            <td className="pr-3">{sitting.conditions.shoes ?? '–'}</td>
-            <td className="pr-3">
-              {sitting.fromPaper ? 'from paper' : 'counted here'}
-              {sitting.who && `, ${sitting.who}`}
-            </td>
-            <td>
-              {changeWords(sitting.change).verdict}{' '}
-              <span className="text-sm text-ink-soft">{changeWords(sitting.change).size}</span>
-            </td>
+    <Wide label="As it was taken down">
+      <table className="mt-4 w-full text-left">
+        <caption className="border-b-2 border-ink pb-1 text-left font-semibold">As it was taken down</caption>
+        <thead className="text-sm text-ink-soft">
+          <tr>
+            {['Day', 'Age', 'Result', 'Tries', 'Seat', 'Aid', 'Shoes', 'Taken down', 'Against the time before'].map(
+              (head) => (
+                <th key={head} className="py-1 pr-3 font-semibold">
+                  {head}
+                </th>
+              ),
+            )}
           </tr>
-        ))}
-      </tbody>
-    </table>
+        </thead>
+        <tbody>
+          {all.map(({ side, sitting }) => (
+            <tr key={sitting.key} className="border-t border-rule">
+              <td className="py-1.5 pr-3">{dayWords(sitting.on)}</td>
+              <td className="num pr-3">{sitting.ageYears}</td>
+              <td className="num pr-3 font-bold">
+                {side && `${sideName(side)} `}
+                {resultWords(protocol, sitting)}
+              </td>
+              <td className="num pr-3">{triesWords(sitting)}</td>
+              <td className="num pr-3">{sitting.conditions.seatHeightCm ?? '–'}</td>
+              <td className="pr-3">{aidWords[sitting.conditions.aid ?? 'none']}</td>
+              <td className="pr-3">{sitting.conditions.shoes ?? '–'}</td>
+              <td className="pr-3">
+                {sitting.fromPaper ? 'from paper' : 'counted here'}
+                {sitting.who && `, ${sitting.who}`}
+              </td>
+              <td>
+                {changeWords(sitting.change).verdict}{' '}
+                <span className="text-sm text-ink-soft">{changeWords(sitting.change).size}</span>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </Wide>
   );
 }
 

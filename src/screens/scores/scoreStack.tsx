@@ -8,6 +8,7 @@ import { StackRail, stackX, type StackFlag } from '../drawing/stackRail';
 import { StateMark } from '../drawing/stateMark';
 import { PersonHead, personHrefs } from '../people/personHead';
 import { ButtonLink } from '../touch/button';
+import { Wide } from '../touch/wide';
 import { shortDay } from '../words';
 import { CompositeLines } from './compositeLines';
 import { changeWords } from './rail';
@@ -33,7 +34,7 @@ export function ScoreStack({ view, today }: { view: PersonView; today: string })
             No result yet. After the first test this page shows where it stands among people of the same age, as for
             somebody with 9 chair stands: about 17 in 100 of women 75–79.
           </p>
-          <div className="mt-4 flex gap-4">
+          <div className="mt-4 flex flex-wrap gap-4">
             <ButtonLink href={hrefs.test} hard>
               Set up the test
             </ButtonLink>
@@ -58,23 +59,26 @@ export function ScoreStack({ view, today }: { view: PersonView; today: string })
               See the level
             </ButtonLink>
           </div>
-          <table className="mt-2 w-full text-left">
-            <thead className="text-sm text-ink-soft">
-              <tr>
-                <th className="w-72 pb-1 font-semibold">Test and newest result</th>
-                <th className="hidden w-[520px] pb-1 font-normal md:table-cell">
-                  <Percentiles />
-                </th>
-                <th className="pb-1 pl-4 font-semibold">Among the same age</th>
-                <th className="pb-1 font-semibold">Against the time before</th>
-              </tr>
-            </thead>
-            <tbody>
-              {tests.map((test) => (
-                <TestRow key={test.test} personId={view.person.id} test={test} today={today} />
-              ))}
-            </tbody>
-          </table>
+          <Wide label="All tests">
+            <table className="mt-2 w-full text-left">
+              <thead className="text-sm text-ink-soft">
+                <tr>
+                  <th className="w-72 pb-1 font-semibold">Test and newest result</th>
+                  <th className="hidden w-[520px] pb-1 font-normal md:table-cell">
+                    <span className="sr-only">Where it stands</span>
+                    <Percentiles />
+                  </th>
+                  <th className="pb-1 pl-4 font-semibold">Among the same age</th>
+                  <th className="pb-1 font-semibold">Against the time before</th>
+                </tr>
+              </thead>
+              <tbody>
+                {tests.map((test) => (
+                  <TestRow key={test.test} personId={view.person.id} test={test} today={today} />
+                ))}
+              </tbody>
+            </table>
+          </Wide>
           <CompositeLines composites={view.composites} />
           <p className="mt-3 text-sm text-ink-soft">
             Thick: the middle half of the same sex and age. Box: mean and spread. Blue flag: the newest result, hollow

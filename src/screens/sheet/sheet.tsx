@@ -8,6 +8,7 @@ import { parse, type FieldError } from '../../schemas/parse';
 import { newClientKey } from '../test/attemptStore';
 import { Button, ButtonLink } from '../touch/button';
 import { useOneAtATime } from '../touch/useOneAtATime';
+import { Wide } from '../touch/wide';
 import { valueWords } from '../words';
 import { SheetLineRow } from './sheetLine';
 import { blank, isWritten, toLine, type SheetRow, type Written } from './sheetRows';
@@ -125,40 +126,42 @@ export function Sheet({ today, rows, seatHeightCm, then, back, save }: Props) {
           </select>
         </label>
       </div>
-      <table
-        ref={table}
-        className="mt-4 w-full text-left"
-        onKeyDown={(event) => {
-          const { target } = event;
-          if (!(target instanceof HTMLInputElement) || target.dataset['column'] === undefined) return;
-          if (event.key === 'Enter' || event.key === 'ArrowDown') move(target, 1);
-          else if (event.key === 'ArrowUp') move(target, -1);
-          else return;
-          event.preventDefault();
-        }}
-      >
-        <thead className="text-sm text-ink-soft">
-          <tr>
-            <th className="py-1 font-semibold">{protocols.length === 1 ? 'Who' : 'Test'}</th>
-            <th className="font-semibold">Written down</th>
-            <th className="font-semibold">Outcome</th>
-            <th className="font-semibold">Aid</th>
-            <th className="font-semibold">Counts as</th>
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map((row, i) => (
-            <SheetLineRow
-              key={keys[i]}
-              row={row}
-              written={written[i] ?? blank}
-              fault={faults.get(String(i))}
-              counts={countsAs(row.protocol, written[i] ?? blank)}
-              change={(more) => setWritten((now) => ({ ...now, [i]: { ...(now[i] ?? blank), ...more } }))}
-            />
-          ))}
-        </tbody>
-      </table>
+      <Wide label="Lines of the sheet">
+        <table
+          ref={table}
+          className="mt-4 w-full text-left"
+          onKeyDown={(event) => {
+            const { target } = event;
+            if (!(target instanceof HTMLInputElement) || target.dataset['column'] === undefined) return;
+            if (event.key === 'Enter' || event.key === 'ArrowDown') move(target, 1);
+            else if (event.key === 'ArrowUp') move(target, -1);
+            else return;
+            event.preventDefault();
+          }}
+        >
+          <thead className="text-sm text-ink-soft">
+            <tr>
+              <th className="py-1 font-semibold">{protocols.length === 1 ? 'Who' : 'Test'}</th>
+              <th className="font-semibold">Written down</th>
+              <th className="font-semibold">Outcome</th>
+              <th className="font-semibold">Aid</th>
+              <th className="font-semibold">Counts as</th>
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map((row, i) => (
+              <SheetLineRow
+                key={keys[i]}
+                row={row}
+                written={written[i] ?? blank}
+                fault={faults.get(String(i))}
+                counts={countsAs(row.protocol, written[i] ?? blank)}
+                change={(more) => setWritten((now) => ({ ...now, [i]: { ...(now[i] ?? blank), ...more } }))}
+              />
+            ))}
+          </tbody>
+        </table>
+      </Wide>
       <div className="sticky bottom-0 mt-4 flex flex-wrap items-center gap-4 border-t-4 border-ink bg-floor py-3">
         <Button type="submit" className="min-w-56">
           {filled.length === 0
