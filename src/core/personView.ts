@@ -55,6 +55,8 @@ export interface PersonView {
   readonly lastTestedOn: IsoDate | null;
   /** Watch lines that the newest results are past. */
   readonly toWatch: number;
+  /** Of the figures that scored all of this. */
+  readonly normsVersion: string;
   /** Trials without a result: stopped, broken off, or a repeat of the same day. */
   readonly otherAttempts: readonly AttemptView[];
   readonly levels: LevelsAnswer;

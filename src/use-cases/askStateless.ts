@@ -1,4 +1,4 @@
-import { normsVersion, protocolById, protocols } from '../catalogue/protocols';
+import { protocolById, protocols } from '../catalogue/protocols';
 import { levelRules } from '../catalogue/rules';
 import { compositeRules } from '../catalogue/rules/composites';
 import { ageOn } from '../core/math/age';
@@ -8,11 +8,13 @@ import { roundTo } from '../core/math/round';
 import type { MeasurementError } from '../core/score/error';
 import { positionsHeld, resultOf } from '../core/measure/measuredTrial';
 import { compositesOf, type Composites } from '../core/score/composites';
+import type { NormBook } from '../core/score/normBook';
 import type { Rank } from '../core/score/rank';
 import { moreIsBetter, scoreResult, type Score } from '../core/score/scoreResult';
 import type { Facts, IsoDate, Kit, TestResult } from '../core/shapes/facts';
 import type { NormTable } from '../core/shapes/norms';
 import type { Protocol } from '../core/shapes/protocol';
+import { shippedBook } from './norms';
 import { parse, type FieldError } from '../schemas/parse';
 import { levelsRequest, scoreRequest, type LevelsRequest, type ScoreRequest } from '../schemas/requests';
 
@@ -23,8 +25,11 @@ export type Answered =
 const scoreSchema = scoreRequest(protocols);
 const levelsSchema = levelsRequest(protocols);
 
-/** Scores results that are kept nowhere. */
-export function askScore(input: unknown, today: IsoDate): Answered {
+/**
+ * Scores results that are kept nowhere.
+ * @param book the figures to score by; the shipped ones where left out
+ */
+export function askScore(input: unknown, today: IsoDate, book: NormBook = shippedBook): Answered {
   const parsed = parse(scoreSchema, input);
   if (parsed.kind === 'bad') return { kind: 'rejected', errors: parsed.errors };
   const { person, testedOn = today, results } = parsed.value;
@@ -32,14 +37,14 @@ export function askScore(input: unknown, today: IsoDate): Answered {
   if (young.length > 0) return { kind: 'rejected', errors: young };
   const sex = person.sex ?? null;
   const all = results.map((r) => toTestResult(r, testedOn));
-  const scores = all.map((result) => ({ result, score: scored(result, ageFor(person, result.testedOn), sex) }));
+  const scores = all.map((result) => ({ result, score: scored(book, result, ageFor(person, result.testedOn), sex) }));
   const composites = compositesFrom(all, person, sex);
   return {
     kind: 'answered',
     body: {
       age: ageFor(person, testedOn),
-      normsVersion,
-      results: scores.map(({ result, score }) => printScore(result, score, sex, isPoorerSide(result, all))),
+      normsVersion: book.version,
+      results: scores.map(({ result, score }) => printScore(book, result, score, sex, isPoorerSide(result, all))),
       composites: printComposites(composites),
       warnings: warningsOf(all, composites),
     },
@@ -105,8 +110,10 @@ function derived({ test, trials, seconds }: SentResult): number | null {
   return protocol ? resultOf(protocol, trials?.filter((t) => t !== undefined) ?? []) : null;
 }
 
-function scored(result: TestResult, ageYears: number, sex: NormTable): Score {
-  const protocol = protocolById(result.test);
+const inBook = ({ protocols: all }: NormBook, test: string) => all.find((p) => p.id === test);
+
+function scored(book: NormBook, result: TestResult, ageYears: number, sex: NormTable): Score {
+  const protocol = inBook(book, result.test);
   if (!protocol) throw new RangeError(`askScore: the schema let ${result.test} through, which is no test`);
   return scoreResult(protocol, result, { ageYears, sex });
 }
@@ -144,8 +151,8 @@ function isPoorerSide(result: TestResult, results: readonly TestResult[]): boole
   );
 }
 
-function printScore(result: TestResult, score: Score, sex: NormTable, poorerSide: boolean): object {
-  const protocol = protocolById(result.test);
+function printScore(book: NormBook, result: TestResult, score: Score, sex: NormTable, poorerSide: boolean): object {
+  const protocol = inBook(book, result.test);
   const norm = (rank: Rank) => (poorerSide ? null : printRank(rank, protocol));
   const notes = poorerSide ? ['The norms are of the leg people chose: the other side is compared.'] : score.notes;
   return {

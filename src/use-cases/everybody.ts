@@ -18,6 +18,7 @@ import type { Person, PersonId } from '../core/shapes/person';
 import { changeCount, type Register } from '../database/connection';
 import { groupsOfPeople } from '../database/groups';
 import { listPeople, type KeptPerson } from '../database/people';
+import { readBook } from './norms';
 import { readPlace } from './places';
 import { viewsOf } from './readPeople';
 
@@ -78,7 +79,8 @@ async function upToDate(db: Register, today: IsoDate): Promise<Kept> {
 async function refresh(db: Register, kept: Kept, today: IsoDate): Promise<void> {
   const seen = await changeCount(db);
   if (kept.seen === seen && kept.today === today) return;
-  const place = JSON.stringify(await readPlace(db));
+  // A change of the place or of the norms changes everybody.
+  const place = JSON.stringify([await readPlace(db), (await readBook(db)).version]);
   if (kept.place !== place || kept.today !== today) kept.lines.clear();
   const people = await listPeople(db);
   const groups = await groupsOfPeople(db);

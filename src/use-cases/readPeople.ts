@@ -1,4 +1,3 @@
-import { normsVersion, protocolById, protocols } from '../catalogue/protocols';
 import { compositeRules } from '../catalogue/rules/composites';
 import { readinessRules } from '../catalogue/readiness/readiness';
 import { levelRules } from '../catalogue/rules';
@@ -12,6 +11,7 @@ import type { AttemptView, CountedAttempt, PersonView, SittingView } from '../co
 import { changeBetween } from '../core/retest/change';
 import { retestDue } from '../core/retest/due';
 import { compositesOf } from '../core/score/composites';
+import type { NormBook } from '../core/score/normBook';
 import { scoreResult } from '../core/score/scoreResult';
 import type { Facts, IsoDate, TestResult } from '../core/shapes/facts';
 import type { PersonRecord } from '../core/shapes/intake';
@@ -23,6 +23,7 @@ import { listEntries } from '../database/entries';
 import { addConfirmedLevel, listConfirmedLevels, type ConfirmedLevel } from '../database/levels';
 import { findPerson, listIntakes, listPeople, type KeptPerson } from '../database/people';
 import { groupBy } from './groupBy';
+import { readBook } from './norms';
 import { readPlace } from './places';
 
 /** The one test of the loop so far. */
@@ -46,13 +47,14 @@ export async function readEverybody(db: Register, today: IsoDate): Promise<Perso
 export async function viewsOf(db: Register, people: readonly KeptPerson[], today: IsoDate): Promise<PersonView[]> {
   const ids = people.map((p) => p.id);
   const place = await readPlace(db);
+  const book = await readBook(db);
   const records = await recordsOf(db, ids);
   const attempts = groupBy(await listAttempts(db, ids), (a) => a.personId);
   const levels = groupBy(await listConfirmedLevels(db, ids), (l) => l.personId);
   return people.flatMap((person) => {
     const known = knownOn(records.get(person.id) ?? nothingNoted, today, readinessRules);
     return known
-      ? [describe(person, known, place, attempts.get(person.id) ?? [], levels.get(person.id) ?? [], today)]
+      ? [describe(person, known, place, book, attempts.get(person.id) ?? [], levels.get(person.id) ?? [], today)]
       : [];
   });
 }
@@ -101,7 +103,14 @@ export async function confirmLevel(db: Register, id: PersonId, today: IsoDate): 
   const facts = factsFrom(person, known, await readPlace(db), await listAttempts(db, [id]), confirmed, today);
   await addConfirmedLevel(
     db,
-    { personId: id, confirmedOn: today, rulesVersion: page.levels.rulesVersion, normsVersion, facts, level },
+    {
+      personId: id,
+      confirmedOn: today,
+      rulesVersion: page.levels.rulesVersion,
+      normsVersion: (await readBook(db)).version,
+      facts,
+      level,
+    },
     new Date(),
   );
   return { kind: 'confirmed', code: level.code };
@@ -154,13 +163,14 @@ function describe(
   person: KeptPerson,
   known: Known,
   place: Place,
+  book: NormBook,
   attempts: readonly AttemptView[],
   confirmed: readonly ConfirmedLevel[],
   today: IsoDate,
 ): PersonView {
   const { intake, readiness } = known;
-  const sittings = sittingsOf(person, attempts);
-  const tests = testsOf(person, attempts);
+  const sittings = sittingsOf(person, book, attempts);
+  const tests = testsOf(person, book, attempts);
   const counted = new Set(tests.flatMap((t) => t.series.flatMap((s) => s.sittings.map(({ key }) => key))));
   const levels = assignLevels(levelRules, factsFrom(person, known, place, attempts, confirmed, today));
   const latest = sittings[0];
@@ -203,12 +213,13 @@ function describe(
     tests,
     composites: compositesOf(
       compositeRules,
-      protocols,
+      book.protocols,
       tests.flatMap((t) => t.series[0]?.sittings[0]?.result ?? []),
       (day) => bodyOn(person, intake, day),
     ),
     lastTestedOn,
     toWatch,
+    normsVersion: book.version,
     otherAttempts: attempts.filter((a) => !counted.has(a.clientKey)).reverse(),
     levels,
     confirmed,
@@ -232,7 +243,7 @@ function waiting(
 
 const isCounted = (attempt: AttemptView): attempt is CountedAttempt => attempt.trial.kind === 'count';
 
-function sittingsOf(person: Person, attempts: readonly AttemptView[]): SittingView[] {
+function sittingsOf(person: Person, book: NormBook, attempts: readonly AttemptView[]): SittingView[] {
   const firstOfDay = new Map<IsoDate, CountedAttempt>();
   for (const attempt of attempts)
     if (
@@ -243,11 +254,16 @@ function sittingsOf(person: Person, attempts: readonly AttemptView[]): SittingVi
     )
       firstOfDay.set(attempt.sittingDate, attempt);
   const inOrder = [...firstOfDay.values()];
-  return inOrder.map((attempt, i) => toSitting(person, attempt, inOrder[i - 1])).reverse();
+  return inOrder.map((attempt, i) => toSitting(person, book, attempt, inOrder[i - 1])).reverse();
 }
 
-function toSitting(person: Person, attempt: CountedAttempt, before: CountedAttempt | undefined): SittingView {
-  const protocol = theProtocol(attempt);
+function toSitting(
+  person: Person,
+  book: NormBook,
+  attempt: CountedAttempt,
+  before: CountedAttempt | undefined,
+): SittingView {
+  const protocol = theProtocol(book, attempt);
   const sat = satOf(person, attempt);
   const older = before && satOf(person, before);
   if (!sat) throw new RangeError(`readPeople: attempt ${attempt.clientKey} is no sitting, it has no result`);
@@ -259,14 +275,14 @@ function toSitting(person: Person, attempt: CountedAttempt, before: CountedAttem
   };
 }
 
-function theProtocol({ test }: AttemptView) {
-  const protocol = protocolById(test);
+function theProtocol({ protocols }: NormBook, { test }: AttemptView) {
+  const protocol = protocols.find((p) => p.id === test);
   if (!protocol) throw new RangeError(`readPeople: the register holds the test ${test}, which the catalogue does not`);
   return protocol;
 }
 
 /** Every test with anything taken down, in the order of the stations. */
-function testsOf(person: Person, attempts: readonly AttemptView[]): TestView[] {
+function testsOf(person: Person, { protocols }: NormBook, attempts: readonly AttemptView[]): TestView[] {
   const byTest = groupBy(attempts, (a) => a.test);
   return protocols.flatMap((protocol) => {
     const sats = (byTest.get(protocol.id) ?? []).flatMap((attempt) => satOf(person, attempt) ?? []);

@@ -1,6 +1,8 @@
+import type { NormBook } from '../core/score/normBook';
 import type { IsoDate } from '../core/shapes/facts';
 import { answerColumns, csvLine, rowsOf, scoreColumns, toScoreRequest, type CsvRow } from '../formats/scoreCsv';
 import { askScore } from './askStateless';
+import { shippedBook } from './norms';
 
 /** Rows scored in one go; between two goes the server answers others. */
 const batch = 200;
@@ -13,7 +15,12 @@ export type ScoreCsv =
  * Scores a CSV row by row as it comes in; a bad row gets its fault in the column `error` and the others are scored.
  * The head line is looked at before anything is answered.
  */
-export async function scoreCsv(body: ReadableStream<Uint8Array>, mostBytes: number, today: IsoDate): Promise<ScoreCsv> {
+export async function scoreCsv(
+  body: ReadableStream<Uint8Array>,
+  mostBytes: number,
+  today: IsoDate,
+  book: NormBook = shippedBook,
+): Promise<ScoreCsv> {
   const rows = rowsOf(body, mostBytes);
   const first = await rows.next();
   if (first.done) return { kind: 'rejected', message: 'There is a head line and no row, or nothing at all.' };
@@ -23,7 +30,7 @@ export async function scoreCsv(body: ReadableStream<Uint8Array>, mostBytes: numb
     const message = `No such column: ${unknown.join(', ')}. There are: ${scoreColumns.join(', ')}.`;
     return { kind: 'rejected', message };
   }
-  return { kind: 'answered', lines: linesOf(heads, first.value, rows, today) };
+  return { kind: 'answered', lines: linesOf(heads, first.value, rows, today, book) };
 }
 
 async function* linesOf(
@@ -31,11 +38,12 @@ async function* linesOf(
   first: CsvRow,
   rest: AsyncGenerator<CsvRow>,
   today: IsoDate,
+  book: NormBook,
 ): AsyncGenerator<string, undefined> {
-  let text = csvLine([...heads, ...answerColumns]) + scoredLine(heads, first, today);
+  let text = csvLine([...heads, ...answerColumns]) + scoredLine(heads, first, today, book);
   let inBatch = 1;
   for await (const row of rest) {
-    text += scoredLine(heads, row, today);
+    text += scoredLine(heads, row, today, book);
     if (++inBatch < batch) continue;
     yield text;
     text = '';
@@ -55,9 +63,9 @@ interface Answer {
   }[];
 }
 
-function scoredLine(heads: readonly string[], row: CsvRow, today: IsoDate): string {
+function scoredLine(heads: readonly string[], row: CsvRow, today: IsoDate, book: NormBook): string {
   const cells = heads.map((h) => row[h]);
-  const answer = askScore(toScoreRequest(row), today);
+  const answer = askScore(toScoreRequest(row), today, book);
   if (answer.kind === 'rejected') {
     const fault = answer.errors.map(({ path, message }) => `${path.split('/').at(-1) ?? ''} ${message}`).join('; ');
     return csvLine([...cells, ...Array.from({ length: answerColumns.length - 1 }, () => ''), fault]);

@@ -52,7 +52,7 @@ describe('the register file', () => {
     expect(await pragma('foreign_keys')).toEqual([{ foreign_keys: 1 }]);
     const raw = new SQLite(file);
     expect(raw.pragma('journal_mode', { simple: true })).toBe('wal');
-    expect(raw.pragma('user_version', { simple: true })).toBe(3);
+    expect(raw.pragma('user_version', { simple: true })).toBe(4);
     raw.close();
   });
   test('opened twice it is migrated once', async () => {

@@ -33,6 +33,8 @@ export interface Score {
   readonly both: OpenRank['both'];
   /** Where the rows come from; `null` where no norm set is shipped. */
   readonly normSource: Source | null;
+  /** Which set the figures come from. */
+  readonly normSet: string | null;
   readonly cutoffs: readonly CutoffAnswer[];
   readonly standard: StandardAnswer | null;
   readonly error: MeasurementError | null;
@@ -76,6 +78,7 @@ export function scoreResult(protocol: Protocol, result: TestResult, person: Scor
     rank: open.rank,
     both: open.both,
     normSource: protocol.norms?.source ?? null,
+    normSet: protocol.norms?.id ?? null,
     cutoffs: scored === null ? [] : cutoffsOf(protocol, scored, row, person.sex),
     standard: scored === null ? null : standardOf(protocol, scored, person),
     error: hands || scored === null ? null : errorOf(protocol, row ?? undefined),

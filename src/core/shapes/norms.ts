@@ -149,3 +149,16 @@ export interface CompositeRules {
   readonly battery: BatteryRule;
   readonly risePower: RisePowerRule;
 }
+
+/** A change of a norm set made in this hall; nothing that was there before is lost by it. */
+export interface HallNorms {
+  readonly id: string;
+  readonly savedAt: string;
+  readonly test: string;
+  readonly unit: string;
+  /** `null` goes back to the shipped set. */
+  readonly rows: readonly MiddleHalfRow[] | null;
+  readonly cite: string;
+  readonly who: string;
+  readonly why: string;
+}

@@ -2,6 +2,7 @@ import { sql, type Migration } from 'kysely';
 import { firstLoop } from './0001-first-loop';
 import { intakeAndReadiness } from './0002-intake-and-readiness';
 import { anyTest } from './0003-any-test';
+import { hallNorms } from './0004-hall-norms';
 
 /**
  * A migration with its number. Kysely does not wrap SQLite's schema changes in a transaction, so each opens its own
@@ -25,6 +26,7 @@ export const migrations: Readonly<Record<string, Migration>> = {
   '0001-first-loop': numbered(1, firstLoop),
   '0002-intake-and-readiness': numbered(2, intakeAndReadiness),
   '0003-any-test': numbered(3, anyTest),
+  '0004-hall-norms': numbered(4, hallNorms),
 };
 
 export const newestVersion = Object.keys(migrations).length;

@@ -9,6 +9,8 @@ import { cited } from '../scores/says';
 import { amongWords, cutoffWords, standingWords } from '../scores/testWords';
 import { rowWords, valueWords } from '../words';
 import { Calculator, type Asked } from './calculator';
+import { NormEditor } from './normEditor';
+import type { ComponentProps } from 'react';
 
 interface Props {
   readonly protocol: Protocol;
@@ -17,10 +19,11 @@ interface Props {
   readonly score: Score | null;
   readonly normsVersion: string;
   readonly today: string;
+  readonly editor: ComponentProps<typeof NormEditor>;
 }
 
 /** One test’s figures as printed with their sources, the asked row lit, and a result scored without keeping it. */
-export function NormPage({ protocol, asked, score, normsVersion, today }: Props) {
+export function NormPage({ protocol, asked, score, normsVersion, today, editor }: Props) {
   const { norms, cutoffs, reliability, publishedErrors } = protocol;
   const unit = scoredUnit(protocol);
   return (
@@ -53,6 +56,7 @@ export function NormPage({ protocol, asked, score, normsVersion, today }: Props)
               <p>Norm version {normsVersion}.</p>
             </div>
           )}
+          {protocol.speedOverM === undefined && <NormEditor key={normsVersion} {...editor} />}
         </section>
         <div className="space-y-6">
           <section aria-labelledby="try">

@@ -21,12 +21,11 @@ interface Props {
   readonly reader: 'person' | 'clinician';
   /** Percentiles on the person’s page, where they are wanted. */
   readonly percent: boolean;
-  readonly normsVersion: string;
   readonly today: string;
 }
 
 /** One page of results on paper: plain and large for the person, raw and sourced for the clinician. */
-export function ReportScreen({ view, place, reader, percent, normsVersion, today }: Props) {
+export function ReportScreen({ view, place, reader, percent, today }: Props) {
   const base = `/people/${view.person.id}`;
   const ways = [
     ['For the person', `${base}/report`, reader === 'person' && !percent],
@@ -56,11 +55,7 @@ export function ReportScreen({ view, place, reader, percent, normsVersion, today
           <b>{[place.name, place.town].filter((w) => w !== '').join(', ')}</b>
           <span>{dayWords(today)}</span>
         </p>
-        {reader === 'person' ? (
-          <ForPerson view={view} percent={percent} />
-        ) : (
-          <ForClinician view={view} normsVersion={normsVersion} />
-        )}
+        {reader === 'person' ? <ForPerson view={view} percent={percent} /> : <ForClinician view={view} />}
         <p className={`mt-5 ${reader === 'person' ? 'text-[21px]' : 'text-sm'}`}>
           Fitness screening, not a diagnosis. {cautions.defer}
         </p>
@@ -104,7 +99,7 @@ function ForPerson({ view, percent }: { view: PersonView; percent: boolean }) {
 }
 
 /** Raw values, how they were had, what they are held against, and the change against the error. */
-function ForClinician({ view, normsVersion }: { view: PersonView; normsVersion: string }) {
+function ForClinician({ view }: { view: PersonView }) {
   const { person, ageYears, known, tests, composites } = view;
   const sources = new Map<string, number>();
   const mark = (cite: string): number => {
@@ -165,7 +160,7 @@ function ForClinician({ view, normsVersion }: { view: PersonView; normsVersion: 
       <p className="mt-2 text-[13px]">
         Percentiles from quartiles read as normal, good to about five points. A change is called clear beyond 1.96 √2
         standard errors under like conditions; of several unchanged tests one in twenty looks changed. Norms{' '}
-        {normsVersion}. {[...sources].map(([cite, n]) => `[${n}] ${cite}`).join(' ')}
+        {view.normsVersion}. {[...sources].map(([cite, n]) => `[${n}] ${cite}`).join(' ')}
       </p>
     </div>
   );

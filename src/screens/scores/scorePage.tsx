@@ -1,7 +1,8 @@
 import Link from 'next/link';
 import type { CountTrial } from '../../core/measure/countTrial';
 import { momentsOf, percentileWords } from '../../core/score/rank';
-import { scoredUnit } from '../../core/score/scoreResult';
+import { scoredUnit, scoreResult } from '../../core/score/scoreResult';
+import type { NormTable } from '../../core/shapes/norms';
 import { splitWords } from './splitWords';
 import type { PersonView } from '../../core/personView';
 import type { Protocol } from '../../core/shapes/protocol';
@@ -99,6 +100,7 @@ export function ScoreScreen({ view, protocol, test }: Props) {
         )}
         {counted && <Splits trial={counted} />}
       </div>
+      <ShippedSays protocol={protocol} newest={newest} sex={view.person.normTable} />
       {score.both && <BothTables newest={newest} />}
       {score.notes.length > 0 && (
         <ul className="mt-3 text-sm">
@@ -253,6 +255,18 @@ function Splits({ trial }: { trial: CountTrial }) {
       {trial.firstFiveS === null ? 'Fewer than five stands' : `First five in ${trial.firstFiveS.toFixed(1)} s`};{' '}
       {slowingWords(trial.slowing)}.
     </SaysIn>
+  );
+}
+
+/** Where the hall’s own figures scored it, what the printed ones say is told beside it. */
+function ShippedSays({ protocol, newest, sex }: { protocol: Protocol; newest: TestSitting; sex: NormTable }) {
+  if (newest.score.normSet === (protocol.norms?.id ?? null)) return null;
+  const shipped = scoreResult(protocol, newest.result, { ageYears: newest.ageYears, sex });
+  return (
+    <p className="mt-3 font-semibold" data-testid="shipped-says">
+      Scored by figures of this hall ({newest.score.normSource?.cite}). The printed ones say: {standingWords(shipped)}.
+      Pages printed before may say so.
+    </p>
   );
 }
 

@@ -79,6 +79,7 @@ export function ScoreStack({ view, today }: { view: PersonView; today: string })
               </tbody>
             </table>
           </Wide>
+          <HallFigures tests={tests} />
           <CompositeLines composites={view.composites} />
           <p className="mt-3 text-sm text-ink-soft">
             Thick: the middle half of the same sex and age. Box: mean and spread. Blue flag: the newest result, hollow
@@ -185,5 +186,20 @@ function flagsOf(protocol: Protocol, { series }: TestView): StackFlag[] {
             },
           ],
     ),
+  );
+}
+
+/** Said wherever the figures of the hall stand in for the printed ones, as what was told before may read otherwise now. */
+function HallFigures({ tests }: { tests: readonly TestView[] }) {
+  const own = tests.flatMap(({ test, series }) => {
+    const protocol = protocolById(test);
+    const set = series[0]?.sittings[0]?.score.normSet ?? null;
+    return protocol && set !== (protocol.norms?.id ?? null) ? [protocol.short] : [];
+  });
+  if (own.length === 0) return null;
+  return (
+    <p className="mt-2 font-semibold" data-testid="hall-figures">
+      Scored by figures of this hall, not the printed ones: {own.join(', ')}. Pages printed before may say otherwise.
+    </p>
   );
 }

@@ -1,4 +1,6 @@
 import { askScore } from '../../../../use-cases/askStateless';
+import { theRegister } from '../../../../database/theRegister';
+import { readBook } from '../../../../use-cases/norms';
 import { scoreCsv } from '../../../../use-cases/scoreCsv';
 import { today } from '../../../../use-cases/today';
 import { guarded, invalidFields, mostBytes, onlyAllows, problem, readJson } from '../../problem';
@@ -8,7 +10,7 @@ export const POST = guarded(async (request) => {
   if (/^text\/csv\s*(;|$)/i.test(request.headers.get('content-type') ?? '')) return answerCsv(request);
   const read = await readJson(request);
   if ('problem' in read) return read.problem;
-  const answer = askScore(read.json, today());
+  const answer = askScore(read.json, today(), await readBook(await theRegister()));
   return answer.kind === 'answered' ? Response.json(answer.body) : invalidFields(answer.errors);
 });
 
@@ -16,7 +18,7 @@ async function answerCsv(request: Request): Promise<Response> {
   if (Number(request.headers.get('content-length') ?? 0) > mostBytes)
     return problem(413, 'At most 5 MB in one request.');
   if (!request.body) return problem(422, 'There is nothing in the body: send a head line and rows.');
-  const answer = await scoreCsv(request.body, mostBytes, today());
+  const answer = await scoreCsv(request.body, mostBytes, today(), await readBook(await theRegister()));
   if (answer.kind === 'rejected') return problem(422, answer.message);
   const encoder = new TextEncoder();
   const stream = new ReadableStream<Uint8Array>({

@@ -1,8 +1,13 @@
 import { notFound } from 'next/navigation';
-import { normsVersion, protocolById } from '../../../../../catalogue/protocols';
+import { protocolById } from '../../../../../catalogue/protocols';
+import { normUnits } from '../../../../../core/score/normBook';
+import { theRegister } from '../../../../../database/theRegister';
+import { printNorms } from '../../../../../formats/normsCsv';
 import { NormPage } from '../../../../../screens/library/normPage';
 import { calculate } from '../../../../../use-cases/calculate';
+import { normChanges, readBook } from '../../../../../use-cases/norms';
 import { today } from '../../../../../use-cases/today';
+import { saveNorms } from '../../actions';
 
 interface Params {
   readonly params: Promise<{ test: string }>;
@@ -14,14 +19,25 @@ export async function generateMetadata({ params }: Params) {
 }
 
 export default async function NormsPage({ params, searchParams }: Params) {
-  const protocol = protocolById((await params).test);
+  const db = await theRegister();
+  const book = await readBook(db);
+  const { test } = await params;
+  const protocol = book.protocols.find((p) => p.id === test);
   if (!protocol) notFound();
+  const { norms } = protocol;
   return (
     <NormPage
       protocol={protocol}
       {...calculate(protocol, await searchParams, today())}
-      normsVersion={normsVersion}
+      normsVersion={book.version}
       today={today()}
+      editor={{
+        test,
+        table: norms?.kind === 'middle-half' ? printNorms(norms.rows, norms.unit) : printNorms([], protocol.unit),
+        units: normUnits(protocol),
+        changes: await normChanges(db, test),
+        save: saveNorms,
+      }}
     />
   );
 }

@@ -1,4 +1,3 @@
-import { normsVersion } from '../../../../../catalogue/protocols';
 import { theRegister } from '../../../../../database/theRegister';
 import { ReportScreen } from '../../../../../screens/scores/reportPage';
 import { readPlace } from '../../../../../use-cases/places';
@@ -21,7 +20,6 @@ export default async function ReportPage(context: Params) {
       place={await readPlace(await theRegister())}
       reader={reader === 'clinician' ? 'clinician' : 'person'}
       percent={percent === '1'}
-      normsVersion={normsVersion}
       today={today()}
     />
   );

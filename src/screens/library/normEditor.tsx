@@ -1,0 +1,127 @@
+'use client';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import type { HallNorms } from '../../core/shapes/norms';
+import type { FieldError } from '../../schemas/parse';
+import { newClientKey } from '../test/attemptStore';
+import { Button } from '../touch/button';
+import { useOneAtATime } from '../touch/useOneAtATime';
+import { dayWords } from '../words';
+
+interface Props {
+  readonly test: string;
+  /** The table in force, to change a cell of it. */
+  readonly table: string;
+  readonly units: readonly string[];
+  /** Newest first. */
+  readonly changes: readonly HallNorms[];
+  readonly save: (test: string, id: string, form: unknown) => Promise<{ kind: string; errors?: readonly FieldError[] }>;
+}
+
+const box = 'mt-1 block w-full rounded-md border-2 border-ink bg-board px-3 py-2 aria-invalid:border-stop';
+
+/** The hall’s own figures: change a cell of the table, or drop a table of one’s own; the shipped ones are a tap away. */
+export function NormEditor({ test, table, units, changes, save }: Props) {
+  const router = useRouter();
+  const [form, setForm] = useState({ table, cite: '', who: '', why: '' });
+  const [faults, setFaults] = useState<readonly FieldError[]>([]);
+  const [said, setSaid] = useState('');
+  const inForce = changes[0]?.rows != null;
+  const submit = (rows: string | null) => async () => {
+    setSaid('');
+    const answer = await save(test, newClientKey(), { ...form, table: rows }).catch(() => null);
+    setFaults(answer?.errors ?? []);
+    if (answer === null) setSaid('The server did not answer. What you wrote is still here; save again.');
+    if (answer?.kind === 'saved') {
+      setSaid('Saved. Everything is scored by these figures from now on; pages say so.');
+      router.refresh();
+    }
+    return true;
+  };
+  const keep = useOneAtATime(submit(form.table));
+  const goBack = useOneAtATime(submit(null));
+  const faultsOf = (path: string) => faults.filter((f) => f.path === path).map((f) => f.message);
+  const words = (name: 'cite' | 'who' | 'why', label: string) => (
+    <label className="block font-semibold">
+      {label}
+      <input
+        value={form[name]}
+        autoComplete="off"
+        aria-invalid={faultsOf(`/${name}`).length > 0}
+        onChange={(event) => setForm((f) => ({ ...f, [name]: event.target.value }))}
+        className={`${box} h-12`}
+      />
+      <span className="text-sm text-stop">{faultsOf(`/${name}`).join(' ')}</span>
+    </label>
+  );
+  return (
+    <details className="mt-4 border-t-2 border-ink">
+      <summary className="flex min-h-12 cursor-pointer items-center gap-3 font-bold">
+        {inForce ? 'Figures of this hall are in force' : 'Correct a cell, or use figures of this hall'}
+      </summary>
+      <form
+        noValidate
+        className="space-y-3 pb-3"
+        onSubmit={(event) => {
+          event.preventDefault();
+          keep();
+        }}
+      >
+        <label className="block font-semibold">
+          The table as CSV, {units.join(' or ')}
+          <textarea
+            value={form.table}
+            rows={8}
+            spellCheck={false}
+            aria-invalid={faultsOf('/table').length > 0}
+            onChange={(event) => setForm((f) => ({ ...f, table: event.target.value }))}
+            className={`${box} num text-sm`}
+          />
+        </label>
+        <ul className="text-sm font-semibold text-stop">
+          {faultsOf('/table').map((message) => (
+            <li key={message}>{message}</li>
+          ))}
+        </ul>
+        <label className="block font-semibold">
+          Or from a file
+          <input
+            type="file"
+            accept=".csv,text/csv"
+            className="mt-1 block min-h-11"
+            onChange={(event) => {
+              const file = event.target.files?.[0];
+              if (file) void file.text().then((text) => setForm((f) => ({ ...f, table: text })));
+            }}
+          />
+        </label>
+        <div className="grid gap-3 sm:grid-cols-3">
+          {words('cite', 'Where from')}
+          {words('who', 'Who')}
+          {words('why', 'Why')}
+        </div>
+        <div className="flex flex-wrap items-center gap-4">
+          <Button type="submit">Score by this table</Button>
+          {inForce && (
+            <Button look="line" onClick={goBack}>
+              Back to the shipped figures
+            </Button>
+          )}
+          <p role="status" className="font-semibold">
+            {said}
+          </p>
+        </div>
+      </form>
+      {changes.length > 0 && (
+        <ul className="pb-3 text-sm">
+          {changes.map((c) => (
+            <li key={c.id}>
+              {dayWords(c.savedAt.slice(0, 10))}, {c.who}: {c.rows ? `own figures (${c.cite})` : 'back to the shipped'},{' '}
+              {c.why}
+            </li>
+          ))}
+        </ul>
+      )}
+    </details>
+  );
+}
