@@ -1,9 +1,14 @@
+import { sql } from 'kysely';
 import type { HallNorms } from '../core/shapes/norms';
 import type { Register } from './connection';
 
 /** Every change of a norm set, in the order they were made. */
 export async function listHallNorms(db: Register): Promise<HallNorms[]> {
-  const rows = await db.selectFrom('hall_norms').selectAll().orderBy('saved_at').orderBy('id').execute();
+  const rows = await db
+    .selectFrom('hall_norms')
+    .selectAll()
+    .orderBy(sql`rowid`)
+    .execute();
   return rows.map(({ id, saved_at, test, content_json }) => ({
     ...(JSON.parse(content_json) as Omit<HallNorms, 'id' | 'savedAt' | 'test'>),
     ...{ id, test, savedAt: saved_at },

@@ -1,6 +1,7 @@
 import { normsVersion, protocolById, protocols } from '../catalogue/protocols';
 import { normBook, normFaults, normUnits, type NormBook } from '../core/score/normBook';
-import type { HallNorms } from '../core/shapes/norms';
+import type { HallNorms, MiddleHalfRow } from '../core/shapes/norms';
+import type { Protocol } from '../core/shapes/protocol';
 import type { Register } from '../database/connection';
 import { addHallNorms, listHallNorms } from '../database/hallNorms';
 import { readNorms } from '../formats/normsCsv';
@@ -36,26 +37,31 @@ export async function changeNorms(
   at: Date,
 ): Promise<ChangeNorms> {
   const protocol = protocolById(test);
-  if (!protocol) return rejected('/table', [`There is no test ${test}.`]);
+  if (!protocol) return { kind: 'rejected', errors: [{ path: '/table', message: `There is no test ${test}.` }] };
   const parsed = parse(normsForm, input);
-  if (parsed.kind === 'bad') return { kind: 'rejected', errors: parsed.errors };
-  const { table, cite, who, why } = parsed.value;
+  const words = parsed.kind === 'bad' ? parsed.errors : [];
+  const sent = typeof input === 'object' && input !== null && 'table' in input ? input.table : null;
+  const read = typeof sent === 'string' ? readTable(protocol, sent) : { rows: null, unit: protocol.unit, faults: [] };
+  const faults = [...words, ...read.faults.map((message) => ({ path: '/table', message }))];
+  if (faults.length > 0 || parsed.kind === 'bad') return { kind: 'rejected', errors: faults };
+  const { cite, who, why } = parsed.value;
   const said = { id, savedAt: at.toISOString(), test, cite: cite.trim(), who: who.trim(), why: why.trim() };
-  if (table === null) {
-    await addHallNorms(db, { ...said, unit: protocol.unit, rows: null });
-  } else {
-    const { rows, unit, faults } = readNorms(table);
-    const units = normUnits(protocol);
-    const unknown =
-      unit === null || !units.includes(unit) ? [`The unit is ${units.join(' or ')}, not “${unit ?? ''}”.`] : [];
-    const all = faults.length > 0 ? faults : [...unknown, ...normFaults(protocol, rows)];
-    if (all.length > 0) return rejected('/table', all);
-    await addHallNorms(db, { ...said, unit: unit ?? protocol.unit, rows });
-  }
+  await addHallNorms(db, { ...said, unit: read.unit, rows: read.rows });
   return { kind: 'saved', version: (await readBook(db)).version };
 }
 
-const rejected = (path: string, messages: readonly string[]): ChangeNorms => ({
-  kind: 'rejected',
-  errors: messages.map((message) => ({ path, message })),
-});
+/** The table with everything that is wrong with it; looked at also while a field beside it is empty. */
+function readTable(
+  protocol: Protocol,
+  table: string,
+): { readonly rows: readonly MiddleHalfRow[]; readonly unit: string; readonly faults: readonly string[] } {
+  const { rows, unit, faults } = readNorms(table);
+  const units = normUnits(protocol);
+  const known = unit !== null && units.includes(unit);
+  const unknown = known ? [] : [`The unit is ${units.join(' or ')}, not “${unit ?? ''}”.`];
+  return {
+    rows,
+    unit: unit ?? protocol.unit,
+    faults: faults.length > 0 ? faults : [...unknown, ...normFaults(protocol, rows)],
+  };
+}

@@ -24,12 +24,14 @@ const box = 'mt-1 block w-full rounded-md border-2 border-ink bg-board px-3 py-2
 export function NormEditor({ test, table, units, changes, save }: Props) {
   const router = useRouter();
   const [form, setForm] = useState({ table, cite: '', who: '', why: '' });
+  // One form is one change, however often it is sent; after a change the page makes a new one.
+  const [id] = useState(newClientKey);
   const [faults, setFaults] = useState<readonly FieldError[]>([]);
   const [said, setSaid] = useState('');
   const inForce = changes[0]?.rows != null;
   const submit = (rows: string | null) => async () => {
     setSaid('');
-    const answer = await save(test, newClientKey(), { ...form, table: rows }).catch(() => null);
+    const answer = await save(test, id, { ...form, table: rows }).catch(() => null);
     setFaults(answer?.errors ?? []);
     if (answer === null) setSaid('The server did not answer. What you wrote is still here; save again.');
     if (answer?.kind === 'saved') {
