@@ -1,5 +1,5 @@
 // The register of 5,000 people against one of 50, and a roster of 10,000 rows while others go on asking.
-const median = (list) => list.sort((a, b) => a - b)[Math.floor(list.length / 2)];
+import { longestGap, median, serverTime } from './server.mjs';
 
 /** A roster of made-up people, from and to a number, so that no two are the same. */
 function roster(from, to) {
@@ -24,15 +24,6 @@ export async function registerBench({ browser, url }) {
     });
     if (!answer.ok) throw new Error(await answer.text());
     return performance.now() - start;
-  };
-  const serverTime = async (path, times) => {
-    const all = [];
-    for (let n = 0; n < times + 2; n++) {
-      const start = performance.now();
-      await (await fetch(url + path)).text();
-      if (n >= 2) all.push(performance.now() - start);
-    }
-    return median(all);
   };
   const page = await browser.newPage();
   /** From a letter typed to the lines that answer it on the screen, in ms. */
@@ -64,9 +55,9 @@ export async function registerBench({ browser, url }) {
     return median(all);
   };
   const measure = async () => ({
-    search: await serverTime('/api/v1/people?search=brod', 25),
-    list: await serverTime('/people', 15),
-    today: await serverTime('/', 15),
+    search: await serverTime(url, '/api/v1/people?search=brod', 25),
+    list: await serverTime(url, '/people', 15),
+    today: await serverTime(url, '/', 15),
     painted: await painted(),
   });
 
@@ -85,24 +76,8 @@ export async function registerBench({ browser, url }) {
     );
   console.log(`first search after 4,950 new people: ${(fill / large.search).toFixed(0)} times a later one`);
 
-  const longestGap = async (during) => {
-    let longest = 0;
-    let last = performance.now();
-    let over = false;
-    const watch = (async () => {
-      while (!over) {
-        await (await fetch(`${url}/api/health`)).text();
-        longest = Math.max(longest, performance.now() - last);
-        last = performance.now();
-      }
-    })();
-    const answer = await during();
-    over = true;
-    await watch;
-    return [longest, answer];
-  };
-  const [idle] = await longestGap(() => new Promise((later) => setTimeout(later, 3000)));
-  const [busy, took] = await longestGap(() => take(roster(4976, 14976), 'bench-huge'));
+  const [idle] = await longestGap(url, () => new Promise((later) => setTimeout(later, 3000)));
+  const [busy, took] = await longestGap(url, () => take(roster(4976, 14976), 'bench-huge'));
   console.log(
     `10,000 rows taken in ${(took / 1000).toFixed(1)} s; longest gap of health answers over that when idle: ${(busy / idle).toFixed(1)} (${busy.toFixed(0)} and ${idle.toFixed(0)} ms)`,
   );

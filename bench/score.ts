@@ -62,7 +62,10 @@ function spreadsheet(all: readonly Row[]): (number | null)[] {
       `=IF(H${n}<-0.6744897501960817,"below",IF(H${n}>0.6744897501960817,"above","middle"))`,
     ];
   });
-  const engine = HyperFormula.buildFromSheets({ Norms: norms, Results: results }, { licenseKey: 'gpl-v3', maxRows: 100_000, useColumnIndex: true });
+  const engine = HyperFormula.buildFromSheets(
+    { Norms: norms, Results: results },
+    { licenseKey: 'gpl-v3', maxRows: 100_000, useColumnIndex: true },
+  );
   const sheet = engine.getSheetId('Results') ?? 1;
   const read = all.map((_, i) => {
     const value = engine.getCellValue({ sheet, row: i, col: 8 });

@@ -1,10 +1,16 @@
 #!/usr/bin/env node
 // Side-by-side measurements; each prints a ratio of two things measured in the same run.
 import { registerBench } from '../bench/register.mjs';
+import { scoresBench } from '../bench/scores.mjs';
 import { tapBench } from '../bench/tap.mjs';
+import { install, node } from './prepare.mjs';
 import { withDemo } from './session.mjs';
 
+install();
+// Without a server beside it, so that neither side is slowed by what the other needs not.
+node('--import', 'tsx', 'bench/score.ts');
 await withDemo(async ({ browser, url, idOf }) => {
   await tapBench({ browser, url, personId: await idOf('Tomasz Rekkedal') });
+  await scoresBench({ url });
   await registerBench({ browser, url });
 });
