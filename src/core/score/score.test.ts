@@ -121,6 +121,13 @@ describe('a scored result', () => {
     expect(scoreResult(chairStand30s, result(10), woman).cutoffs.map((c) => c.past)).toEqual([false, false]);
     expect(scoreResult(chairStand30s, result(13), woman).standard?.met).toBe(true);
   });
+  test('14 stands of a woman of 77 meet the standard of the 70-74 row, 9 meet none up to 89 (Rikli & Jones 2013)', () => {
+    expect(scoreResult(chairStand30s, result(14), woman).standard?.meets).toEqual({ ageLow: 70, ageHigh: 74 });
+    expect(scoreResult(chairStand30s, result(11), woman).standard?.meets).toEqual({ ageLow: 85, ageHigh: 89 });
+    expect(scoreResult(chairStand30s, result(9), woman).standard?.meets).toBeNull();
+    const open = scoreResult(chairStand30s, result(14), { ageYears: 77, sex: null });
+    expect(open.standard?.meets).toEqual({ ageLow: 75, ageHigh: 79 });
+  });
   test('from 90 on no standard is shown', () => {
     expect(scoreResult(chairStand30s, result(9), { ageYears: 89, sex: 'male' }).standard).not.toBeNull();
     expect(scoreResult(chairStand30s, result(9), { ageYears: 90, sex: 'male' }).standard).toBeNull();

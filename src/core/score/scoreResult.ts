@@ -1,6 +1,6 @@
 import { roundTo } from '../math/round';
 import type { TestResult } from '../shapes/facts';
-import type { Cutoff, NormRow, NormTable, Sex, Source, StandardRow } from '../shapes/norms';
+import type { Cutoff, NormRow, NormTable, Sex, Source, Standard, StandardRow } from '../shapes/norms';
 import type { Protocol } from '../shapes/protocol';
 import { errorOf, type MeasurementError } from './error';
 import { coveringRow, rankOpen, rowFor, scaled, type OpenRank, type Rank } from './rank';
@@ -19,6 +19,8 @@ export interface CutoffAnswer {
 export interface StandardAnswer {
   readonly limit: number;
   readonly met: boolean;
+  /** The youngest ages whose standard this result meets; `null` where it meets none. */
+  readonly meets: { readonly ageLow: number; readonly ageHigh: number } | null;
   readonly source: Source;
 }
 
@@ -136,7 +138,21 @@ function standardOf(protocol: Protocol, value: number, person: Scored): Standard
   if (limits.length === 0) return null;
   const higher = moreIsBetter(protocol);
   const limit = higher ? Math.max(...limits) : Math.min(...limits);
-  return { limit, met: higher ? value >= limit : value <= limit, source: standard.source };
+  const reaches = (l: number) => (higher ? value >= l : value <= l);
+  return { limit, met: reaches(limit), meets: youngestMet(standard, sexes, reaches), source: standard.source };
+}
+
+/** Among rows of the ages the standard is shown for; with the norm table left open both sexes’ rows must be met. */
+function youngestMet(
+  { rows, notFromAge }: Standard,
+  sexes: readonly Sex[],
+  reaches: (limit: number) => boolean,
+): StandardAnswer['meets'] {
+  const asked = rows.filter((r) => sexes.includes(r.sex) && r.ageLow < notFromAge);
+  const ages = [...new Set(asked.map((r) => r.ageLow))].sort((a, b) => a - b);
+  const ageLow = ages.find((age) => asked.every((r) => r.ageLow !== age || reaches(r.limit)));
+  const row = asked.find((r) => r.ageLow === ageLow);
+  return row ? { ageLow: row.ageLow, ageHigh: row.ageHigh } : null;
 }
 
 function notesOf(protocol: Protocol, result: TestResult, open: OpenRank, hands: boolean): string[] {

@@ -51,6 +51,12 @@ export function ScoreScreen({ view, protocol, test }: Props) {
         </p>
         <span className="ml-auto flex items-center gap-4 self-center">
           <Link
+            href={tableHref(view, protocol, newest)}
+            className="flex min-h-11 items-center text-squat underline underline-offset-4"
+          >
+            The norm table
+          </Link>
+          <Link
             href={`/people/${view.person.id}/scores`}
             className="flex min-h-11 items-center text-squat underline underline-offset-4"
           >
@@ -114,6 +120,12 @@ export function ScoreScreen({ view, protocol, test }: Props) {
   );
 }
 
+/** The printed table with this person’s row lit. */
+function tableHref({ person }: PersonView, protocol: Protocol, { ageYears, result }: TestSitting): string {
+  const value = result.value === null || result.handsUsed ? '' : `&value=${result.value}`;
+  return `/library/norms/${protocol.id}?age=${ageYears}&sex=${person.normTable ?? ''}${value}`;
+}
+
 /** A figure in the grid, each a list of its own so that the grid may hold charts beside them. */
 const SaysIn = (props: Parameters<typeof Says>[0]) => (
   <dl>
@@ -159,6 +171,7 @@ function Figures({ protocol, newest }: { protocol: Protocol; newest: TestSitting
       {standard && (
         <SaysIn term="Many keep, on their own" value={`${standard.limit} ${unit}`} source={cited(standard.source)}>
           {standard.met ? 'Reached.' : 'Next to work on.'}
+          {standard.meets && ` Meets the row of ${standard.meets.ageLow}–${standard.meets.ageHigh}.`}
         </SaysIn>
       )}
       {error && (
