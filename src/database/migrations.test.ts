@@ -6,6 +6,7 @@ import { Kysely, SqliteDialect } from 'kysely';
 import { expect, test } from 'vitest';
 import { readinessRules } from '../catalogue/readiness/readiness';
 import { knownOn } from '../core/intake/known';
+import { listAttempts } from './attempts';
 import { openRegister } from './connection';
 import { listEntries } from './entries';
 import { firstLoop } from './migrations/0001-first-loop';
@@ -56,6 +57,12 @@ async function oldRegister(file: string): Promise<void> {
   raw
     .prepare('INSERT INTO place VALUES (1, ?)')
     .run(JSON.stringify({ name: 'Old hall', town: '', emergencyNumber: '112', floorSlides: true, kit }));
+  raw
+    .prepare('INSERT INTO attempt VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)')
+    .run(
+      ...['old-attempt-1', 'p1', 'chair-stand-30s', 1, '2025-06-02', null, '{"seatHeightCm":43}', 1, 'finished'],
+      ...['{"state":"finished","counted":9,"handsUsed":false}', 1, '2025-06-02T10:00:00Z'],
+    );
   raw.exec('CREATE TABLE kysely_migration (name varchar(255) PRIMARY KEY, timestamp varchar(255) NOT NULL)');
   raw.exec("INSERT INTO kysely_migration VALUES ('0001-first-loop', '2025-01-01')");
   raw.pragma('user_version = 1');
@@ -79,6 +86,9 @@ test('a register of the first version opens with everything it knew, and is migr
       ['2025-07-01', 'fall'],
       ['2025-07-01', 'fall'],
       ['2025-07-01', 'carried-over'],
+    ]);
+    expect((await listAttempts(db, ['p1'])).map((a) => a.trial)).toEqual([
+      { kind: 'count', state: 'finished', counted: 9, handsUsed: false, who: null },
     ]);
     const june = knownOn(record, '2025-06-02', readinessRules);
     expect(june?.readiness).toMatchObject({ outcome: 'ready', asked: 'current' });

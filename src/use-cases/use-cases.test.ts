@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import SQLite from 'better-sqlite3';
 import { sql } from 'kysely';
 import { afterEach, beforeEach, describe, expect, test } from 'vitest';
+import { protocols } from '../catalogue/protocols';
 import { questionIds } from '../core/shapes/intake';
 import { openRegister, RegisterUnusable, type Register } from '../database/connection';
 import { eventsOf, listAttempts } from '../database/attempts';
@@ -189,6 +190,12 @@ describe('the demo hall', () => {
       const rows = (p: (typeof everybody)[number]) =>
         p.sittings.map((s) => (s.score.rank.kind === 'ranked' ? s.score.rank.row.ageLow : 0));
       expect(everybody.some((p) => new Set(rows(p).slice(0, 2)).size === 2)).toBe(true);
+      const days = (id: string) =>
+        everybody.flatMap((p) =>
+          p.tests.filter((t) => t.test === id).flatMap((t) => t.series.flatMap((s) => s.sittings.map(({ on }) => on))),
+        );
+      for (const { id } of protocols) expect(days(id).length).toBeGreaterThan(0);
+      for (const { id } of protocols.slice(0, 5)) expect(days(id).sort()[0] ?? '').toMatch(/^2024-0[0-9]/);
       expect(await rebuildResults(db)).toEqual([]);
     },
   );

@@ -283,6 +283,15 @@ describe('cut-offs on their line', () => {
   });
 });
 
+test('scoring the same again gives the same, byte for byte, for every test and age', () => {
+  for (const protocol of protocols)
+    for (const ageYears of [59, 64, 77, 90, 95])
+      for (const sex of ['female', 'male', null] as const) {
+        const once = () => JSON.stringify(score(protocol.id, 8, ageYears, sex));
+        expect(once()).toBe(once());
+      }
+});
+
 describe('error', () => {
   test('computed where a row gives a spread, published for our kind of people where not, else none', () => {
     const of = (id: string, age = 77) => {

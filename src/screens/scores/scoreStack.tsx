@@ -79,13 +79,13 @@ export function ScoreStack({ view, today }: { view: PersonView; today: string })
               </tbody>
             </table>
           </Wide>
-          <HallFigures tests={tests} />
+          <HallFigures tests={tests} version={view.normsVersion} />
           <CompositeLines composites={view.composites} />
           <p className="mt-3 text-sm text-ink-soft">
             Thick: the middle half of the same sex and age. Box: mean and spread. Blue flag: the newest result, hollow
             the other side, pale the ones before. Blue bar: how far the result moves by itself (95 %). Diamonds are
             watch lines, filled where the result is past; discs what many keep. Dotted: no spread was published, so only
-            the side of the line counts.
+            the side of the line counts. Norms {view.normsVersion}.
             {judged > 1 && ` Of ${judged} tests compared, one unchanged test in twenty looks changed.`}
           </p>
         </>
@@ -190,13 +190,18 @@ function flagsOf(protocol: Protocol, { series }: TestView): StackFlag[] {
 }
 
 /** Said wherever the figures of the hall stand in for the printed ones, as what was told before may read otherwise now. */
-function HallFigures({ tests }: { tests: readonly TestView[] }) {
+function HallFigures({ tests, version }: { tests: readonly TestView[]; version: string }) {
   const own = tests.flatMap(({ test, series }) => {
     const protocol = protocolById(test);
     const set = series[0]?.sittings[0]?.score.normSet ?? null;
     return protocol && set !== (protocol.norms?.id ?? null) ? [protocol.short] : [];
   });
-  if (own.length === 0) return null;
+  if (own.length === 0)
+    return version.includes('+hall.') ? (
+      <p className="mt-2">
+        Scored by the printed figures. This hall used others for a while: pages printed then may say otherwise.
+      </p>
+    ) : null;
   return (
     <p className="mt-2 font-semibold" data-testid="hall-figures">
       Scored by figures of this hall, not the printed ones: {own.join(', ')}. Pages printed before may say otherwise.
