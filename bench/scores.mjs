@@ -15,7 +15,8 @@ async function put(url, method, path, body) {
 
 /** Somebody made up, with so many results of six tests. */
 async function somebody(url, name, results) {
-  const { id } = await put(url, 'POST', '/api/v1/people', { name, birthDate: '1949-01-10', normTable: 'female' });
+  const who = { name, birthDate: '1949-01-10', normTable: 'female', evenSo: true };
+  const { id } = await put(url, 'POST', '/api/v1/people', who);
   for (let n = 0; n < results; n++) {
     const month = 1 + (Math.floor(n / 6) % 12);
     await put(url, 'PUT', `/api/v1/attempts/bench-${id.slice(0, 8)}-${n}`, {

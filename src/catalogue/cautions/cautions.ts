@@ -8,6 +8,8 @@ const byHazard: Readonly<Record<Hazard, string>> = {
 
 /** What must be shown where the work can hurt someone. Common practice; local rules and licensed professionals come first. */
 export const cautions = {
+  /** On every page of results that is printed. */
+  onPaper: 'Fitness screening, not a diagnosis. Licensed professionals and local rules come first.',
   defer:
     'Fitness screening and instruction, not diagnosis or treatment. Licensed professionals and local rules come first.',
   notToday: [

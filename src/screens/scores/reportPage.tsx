@@ -56,9 +56,7 @@ export function ReportScreen({ view, place, reader, percent, today }: Props) {
           <span>{dayWords(today)}</span>
         </p>
         {reader === 'person' ? <ForPerson view={view} percent={percent} /> : <ForClinician view={view} />}
-        <p className={`mt-5 ${reader === 'person' ? 'text-[21px]' : 'text-sm'}`}>
-          Fitness screening, not a diagnosis. {cautions.defer}
-        </p>
+        <p className={`mt-5 ${reader === 'person' ? 'text-[21px]' : 'text-sm'}`}>{cautions.onPaper}</p>
       </article>
     </div>
   );
