@@ -116,6 +116,8 @@ function unlikeConditions(older: Sat, newer: Sat): string[] {
   const unlike: string[] = [];
   if (seats[0] && seats[1] && Math.abs(seats[0] - seats[1]) >= 1)
     unlike.push(`another seat (${seats[0]} cm, then ${seats[1]} cm)`);
+  const sides = [older.result.side, newer.result.side];
+  if (sides[0] && sides[1] && sides[0] !== sides[1]) unlike.push('the other side');
   if (older.aid && newer.aid && older.aid !== newer.aid) unlike.push(`another aid (${older.aid}, then ${newer.aid})`);
   if (older.shoes && newer.shoes && older.shoes !== newer.shoes)
     unlike.push(`other shoes (${older.shoes}, then ${newer.shoes})`);

@@ -78,6 +78,14 @@ describe('change in other tests', () => {
     expect(other('five-stands', 15, 12.5).kind).toBe('no-clear-change');
     expect(other('five-stands', 15, 12.4).kind).toBe('clearly-better');
   });
+  test('a test done on one side: the other side is not like for like, however far apart', () => {
+    const protocol = protocolById('arm-curl');
+    if (!protocol) throw new Error('no arm-curl');
+    const at = (value: number, side: 'L' | 'R') => sat(value, '2026-01-01', { test: 'arm-curl', side });
+    const found = (side: 'L' | 'R') => changeBetween(protocol, at(8, 'L'), at(20, side), 'female');
+    expect(found('L').kind).toBe('clearly-better');
+    expect(found('R')).toMatchObject({ kind: 'no-clear-change', unlike: ['the other side'] });
+  });
   test('at the cap of the clock or the last position nothing is called better', () => {
     expect(other('one-leg', 12, 45)).toEqual({ kind: 'at-top', top: 45 });
     expect(other('one-leg', 45, 12)).toMatchObject({ kind: 'clearly-worse' });

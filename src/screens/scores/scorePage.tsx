@@ -328,7 +328,7 @@ function Raw({ protocol, test }: { protocol: Protocol; test: TestView }) {
               <td className="py-1.5 pr-3">{dayWords(sitting.on)}</td>
               <td className="num pr-3">{sitting.ageYears}</td>
               <td className="num pr-3 font-bold">
-                {side && `${sideName(side)} `}
+                {(side ?? sitting.result.side) && `${sideName(side ?? sitting.result.side ?? null)} `}
                 {resultWords(protocol, sitting)}
               </td>
               <td className="num pr-3">{triesWords(sitting)}</td>

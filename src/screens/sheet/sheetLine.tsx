@@ -64,6 +64,20 @@ export function SheetLineRow({ row, written, fault, counts, change }: Props) {
               />
             </label>
           )}
+          {protocol.sides === 'chosen' && (
+            <select
+              aria-label={`${label}: side chosen`}
+              value={written.side ?? ''}
+              onChange={(event) =>
+                change({ side: event.target.value === '' ? null : (event.target.value as 'L' | 'R') })
+              }
+              className={choice}
+            >
+              <option value="">side?</option>
+              <option value="L">left</option>
+              <option value="R">right</option>
+            </select>
+          )}
           {protocol.asksHelp && (
             <select
               aria-label={`${label}: help`}

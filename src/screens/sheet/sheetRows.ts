@@ -18,9 +18,19 @@ export interface Written {
   readonly clean: string;
   readonly help: 'none' | 'furniture' | 'person';
   readonly aid: 'none' | 'stick' | 'walker';
+  /** Which side was chosen, where a test is done on one. */
+  readonly side: Side | null;
 }
 
-export const blank: Written = { cells: [], outcome: 'done', handsUsed: false, clean: '', help: 'none', aid: 'none' };
+export const blank: Written = {
+  cells: [],
+  outcome: 'done',
+  handsUsed: false,
+  clean: '',
+  help: 'none',
+  aid: 'none',
+  side: null,
+};
 
 export const positions = ['side by side', 'semi-tandem', 'tandem', 'one leg'] as const;
 
@@ -64,7 +74,7 @@ export function toLine(row: SheetRow, w: Written, key: string): object {
     key,
     personId: row.personId,
     test: protocol.id,
-    side: row.side,
+    side: protocol.sides === 'chosen' ? w.side : row.side,
     aid: w.aid,
     outcome: w.outcome,
     tries: seconds ? [] : numbers,
