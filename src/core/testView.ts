@@ -1,6 +1,5 @@
 import type { MeasurementError } from './score/error';
 import { moreIsBetter, scoredValue, scoreResult, type Score } from './score/scoreResult';
-import { rowFor } from './score/rank';
 import { sideDifference, sidesFlagged, type SideDifference } from './score/sides';
 import { baselineOf, changeBetween, type Change, type Sat } from './retest/change';
 import { splitPercentile, type PercentileSplit } from './retest/split';
@@ -113,13 +112,6 @@ function sidesOf(protocol: Protocol, series: readonly TestSeries[]): TestView['s
   return newest ? { ...newest, flagged: sidesFlagged(newest, before ?? null) } : null;
 }
 
-/** The band of the error round a result on a rail, in the unit scored in; `null` where none is known. */
-export function errorReach({ score }: TestSitting): number | null {
-  const { error } = score;
-  // Of a published change without its standard error: MDC95 = 1.96 sqrt(2) SEM.
-  return error && (error.sem === null ? error.mdc95 / Math.SQRT2 : 1.96 * error.sem);
-}
-
 /** How much this test asks to be looked at: past lines first, then below the middle half, then the rest. */
 export function attentionOf({ series, sides }: TestView): number {
   const score = series[0]?.sittings[0]?.score;
@@ -129,7 +121,3 @@ export function attentionOf({ series, sides }: TestView): number {
   const low = rank.kind === 'ranked' ? rank.band === 'below' : rank.kind === 'limit' && rank.worse;
   return (past ? 4 : 0) + (sides?.flagged ? 2 : 0) + (low ? 1 : 0);
 }
-
-/** The row of a rail for a scored result, or `undefined` where none is drawn. */
-export const railRow = (protocol: Protocol, { score, ageYears }: TestSitting, sex: NormTable) =>
-  score.rank.kind === 'ranked' ? score.rank.row : sex && rowFor(protocol.norms, { ageYears, sex });

@@ -1,5 +1,5 @@
 /** Exact by international agreement of 1959. */
-const cmPerInch = 2.54;
+export const cmPerInch = 2.54;
 const kgPerPound = 0.45359237;
 
 export type LengthUnit = 'cm' | 'in';

@@ -47,3 +47,7 @@ export function errorOf(protocol: Protocol, row: NormRow | undefined): Measureme
     from: 'published',
   };
 }
+
+/** Half the length of the bar a result moves within by itself, 95 %. A published change gives it as MDC95 = sqrt(2) times it. */
+export const errorReach = ({ sem, mdc95 }: MeasurementError): number =>
+  sem === null ? mdc95 / Math.SQRT2 : twoSided[95] * sem;

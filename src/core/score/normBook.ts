@@ -1,3 +1,4 @@
+import { cmPerInch } from '../math/units';
 import type { HallNorms, MiddleHalfRow, NormSet, Sex, Source } from '../shapes/norms';
 import type { Protocol } from '../shapes/protocol';
 
@@ -38,8 +39,6 @@ function hallSet(protocol: Protocol, change: HallNorms, rows: readonly MiddleHal
     rows,
   };
 }
-
-const cmPerInch = 2.54;
 
 /** Units a table of this test may be written in. */
 export const normUnits = ({ unit }: Protocol): readonly string[] => (unit === 'cm' ? ['cm', 'in'] : [unit]);

@@ -1,5 +1,5 @@
 import type { Change } from '../../core/retest/change';
-import type { MeasurementError } from '../../core/score/error';
+import { errorReach } from '../../core/score/error';
 import { scoredValue, type Score } from '../../core/score/scoreResult';
 import type { Protocol } from '../../core/shapes/protocol';
 import type { TestSitting } from '../../core/testView';
@@ -53,7 +53,7 @@ export function ScoreRail({ score, unit, on, earlier, least, small, width }: Pro
       unit={unit}
       flags={flags}
       pegs={pegsOf(score)}
-      reach={reachOf(score.error)}
+      reach={score.error && errorReach(score.error)}
       least={least}
       small={small}
       width={width}
@@ -69,9 +69,6 @@ function earlierFlags(earlier: readonly RailMark[]): Flag[] {
     return { value, label: months.length > 2 ? `${shown} and before` : shown, latest: false };
   });
 }
-
-const reachOf = (error: MeasurementError | null): number | null =>
-  error && (error.sem === null ? error.mdc95 / Math.SQRT2 : 1.96 * error.sem);
 
 /** One peg a line; lines that fall on the same value share one. */
 function pegsOf(score: Score): Peg[] {

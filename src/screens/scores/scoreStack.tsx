@@ -1,7 +1,8 @@
 import Link from 'next/link';
 import { protocolById } from '../../catalogue/protocols';
+import { errorReach } from '../../core/score/error';
 import { moreIsBetter, scoredValue } from '../../core/score/scoreResult';
-import { attentionOf, errorReach, type TestSitting, type TestView } from '../../core/testView';
+import { attentionOf, type TestSitting, type TestView } from '../../core/testView';
 import type { PersonView } from '../../core/personView';
 import type { Protocol } from '../../core/shapes/protocol';
 import { StackRail, stackX, type StackFlag } from '../drawing/stackRail';
@@ -159,7 +160,7 @@ function TestRow({ personId, test, today }: { personId: string; test: TestView; 
           score={score}
           higherIsBetter={moreIsBetter(protocol)}
           flags={flagsOf(protocol, test)}
-          reach={errorReach(newest)}
+          reach={score.error && errorReach(score.error)}
           width={railWidth}
           label={`${protocol.short}: ${resultWords(protocol, newest)}, ${standingWords(score)}`}
         />

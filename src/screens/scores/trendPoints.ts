@@ -1,11 +1,12 @@
 import { addDays, dayNumber, isCalendarDay } from '../../core/math/days';
+import { errorReach } from '../../core/score/error';
 import { rowFor } from '../../core/score/rank';
 import { moreIsBetter, scoredUnit, scoredValue } from '../../core/score/scoreResult';
 import type { IsoDate } from '../../core/shapes/facts';
 import type { NormRow, NormTable } from '../../core/shapes/norms';
 import type { Person } from '../../core/shapes/person';
 import type { Protocol } from '../../core/shapes/protocol';
-import { errorReach, type TestSeries } from '../../core/testView';
+import type { TestSeries } from '../../core/testView';
 
 export interface TrendPoint {
   /** Days since 1970, so that the axis is as long as the time was. */
@@ -37,7 +38,11 @@ export function trendPoints(protocol: Protocol, series: TestSeries, person: Pers
       {
         day: dayNumber(s.on),
         value: scoredValue(protocol, value),
-        reach: reachOf(scoredValue(protocol, value), errorReach(s) ?? 0, leastScored(protocol)),
+        reach: reachOf(
+          scoredValue(protocol, value),
+          s.score.error ? errorReach(s.score.error) : 0,
+          leastScored(protocol),
+        ),
         middle: row ? middleOf(row) : null,
       },
     ];
