@@ -88,6 +88,8 @@ test('a sheet down a group by keyboard, then the hall, a trend, both papers and 
     await says(page, 'article', 'Fitness screening, not a diagnosis');
     for (const format of ['A4', 'Letter'] as const) expect(await pagesOf(page, format)).toBe('1');
     if (way === '') expect(await textOf(page, 'article')).not.toContain('in 100');
+    await says(page, 'main', 'The page is kept as printed.');
+    await says(page, 'main', 'Handed out before');
   }
 
   await page.goto(`${hall.server.url}/library/norms/chair-stand-30s?age=77&sex=female&value=10`, {
@@ -126,6 +128,10 @@ test('a sheet down a group by keyboard, then the hall, a trend, both papers and 
   await says(page, 'main', 'Figures of this hall are in force');
   await page.goto(`${hall.server.url}/people/${ids[0] ?? ''}/scores`, { waitUntil: 'networkidle0' });
   await says(page, '[data-testid=hall-figures]', 'Scored by figures of this hall');
+  await says(page, '[data-testid=reads-otherwise]', 'chair stands: about 33 in 100; on the page about 25 in 100');
+  await page.click('[data-testid=reads-otherwise] a');
+  await says(page, 'main', 'As handed out on');
+  await says(page, 'article', 'about 25 in 100');
   await page.goto(`${hall.server.url}/people/${ids[0] ?? ''}/scores/chair-stand-30s`, { waitUntil: 'networkidle0' });
   await says(page, '[data-testid=shipped-says]', 'The printed ones say: about 25 in 100');
   expect(faults).toEqual([]);

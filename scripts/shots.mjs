@@ -26,6 +26,7 @@ const aside = new Set([
   'tests',
   'tests-held',
   'report-clinician',
+  'report-kept',
   'choose-person',
   'hall-levels',
   'score-one-leg',
@@ -80,6 +81,13 @@ await withDemo(async ({ browser, url, idOf }) => {
     'score-trend': () => visit(`/people/${odile}/scores/chair-stand-30s`),
     report: () => visit(`/people/${odile}/report`),
     'report-clinician': () => visit(`/people/${odile}/report?for=clinician`),
+    'report-kept': async () => {
+      await visit(`/people/${odile}/report`);
+      await page.pdf();
+      await page.waitForSelector('a[href*="/report/"]');
+      await page.click('a[href*="/report/"]');
+      await page.waitForFunction(() => /As handed out/.test(document.body.textContent));
+    },
     norms: () => visit('/library/norms/chair-stand-30s?age=77&sex=female&value=9'),
     'score-one-leg': () => visit(`/people/${odile}/scores/one-leg`),
     levels: () => visit(`/people/${bertil}/levels`),

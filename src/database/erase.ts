@@ -33,7 +33,7 @@ export async function eraseOne(trx: Transaction<Schema>, id: PersonId): Promise<
       WHERE instr(content_json, ${id}) > 0`.execute(trx);
   await sql`UPDATE attempt SET result_json = replace(result_json, ${id}, ${erased})
     WHERE instr(result_json, ${id}) > 0`.execute(trx);
-  for (const table of ['confirmed_level', 'entry', 'intake', 'group_member', 'sitting_person'] as const)
+  for (const table of ['confirmed_level', 'entry', 'intake', 'group_member', 'sitting_person', 'printed_page'] as const)
     await trx.deleteFrom(table).where('person_id', '=', id).execute();
   await trx.deleteFrom('person').where('id', '=', id).execute();
 }

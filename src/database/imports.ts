@@ -91,6 +91,7 @@ export async function undoImport(
     const untouched = sql<{ id: string }>`SELECT id FROM person WHERE import_id = ${importId}
       AND NOT EXISTS (SELECT 1 FROM entry WHERE entry.person_id = person.id)
       AND NOT EXISTS (SELECT 1 FROM attempt WHERE attempt.person_id = person.id)
+      AND NOT EXISTS (SELECT 1 FROM printed_page WHERE printed_page.person_id = person.id)
       AND (SELECT count(*) FROM intake WHERE intake.person_id = person.id) = 1`;
     const ids = (await untouched.execute(trx)).rows.map((r) => r.id);
     for (let i = 0; i < ids.length; i += batch) {

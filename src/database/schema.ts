@@ -50,6 +50,15 @@ export interface Schema {
   person_group: { id: string; name: string; weekday: number; time: string };
   group_member: { group_id: string; person_id: string };
   sitting_person: { day: string; person_id: string };
+  printed_page: {
+    id: string;
+    person_id: string;
+    printed_at: string;
+    norms_version: string;
+    rules_version: string;
+    fingerprint: string;
+    content_json: string;
+  };
   hall_norms: { id: string; saved_at: string; test: string; content_json: string };
   roster_import: { id: string; at: string; file_name: string; added: number; undone_at: string | null };
 }

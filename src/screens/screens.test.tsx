@@ -4,12 +4,16 @@ import { join } from 'node:path';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import type { PersonView } from '../core/personView';
+import { reportOf } from '../core/report';
+import type { Place } from '../core/shapes/person';
+import { reportReaders } from '../core/shapes/printed';
 import { openRegister, type Register } from '../database/connection';
 import { loadDemo } from '../demo/load';
 import { readPlace } from '../use-cases/places';
 import { readEverybody } from '../use-cases/readPeople';
 import { HallScores } from './scores/hall';
 import { protocolById } from '../catalogue/protocols';
+import { ReportSheet } from './scores/reportSheet';
 import { ScoreScreen } from './scores/scorePage';
 import { ScoreStack } from './scores/scoreStack';
 import { changeWords } from './scores/rail';
@@ -28,10 +32,12 @@ const today = '2026-03-02';
 const folder = mkdtempSync(join(tmpdir(), 'screens-'));
 let db: Register;
 let people: PersonView[];
+let place: Place;
 beforeAll(async () => {
   db = await openRegister(join(folder, 'demo.sqlite'));
   await loadDemo(db, today);
   people = await readEverybody(db, today);
+  place = await readPlace(db);
 });
 afterAll(async () => {
   await db.destroy();
@@ -57,16 +63,18 @@ function scoreOf(view: PersonView, id = 'chair-stand-30s'): React.ReactElement {
 /** The screens of one person that need no browser. */
 const personScreens = (view: PersonView): string[] => [
   read(<PersonScreen view={view} />),
-  read(<ScoreStack view={view} today={today} />),
+  read(<ScoreStack view={view} printed={[]} today={today} />),
   ...view.tests.map((t) => read(scoreOf(view, t.test))),
   read(<RetestScreen view={view} today={today} />),
+  ...reportReaders.map((reader) =>
+    read(<ReportSheet report={reportOf(view, place, { reader, percent: false }, today)} />),
+  ),
 ];
 
 const pages = { path: '/', page: 1, of: 1 };
 
 describe('words on every screen of everybody', () => {
   test('kind words only: nothing fails, is poor, forbidden, weaker or late (common practice, no published source)', async () => {
-    const place = await readPlace(db);
     const all = [
       ...people.flatMap(personScreens),
       read(
@@ -97,11 +105,11 @@ describe('words on every screen of everybody', () => {
       expect(words).not.toMatch(/in 100/);
       expect(words).not.toMatch(/ 0 stands/);
     }
-    expect(read(<ScoreStack view={agnes} today={today} />)).toContain('5 with hands');
+    expect(read(<ScoreStack view={agnes} printed={[]} today={today} />)).toContain('5 with hands');
   });
   test('a percentile is whole and said with "about"', () => {
     for (const view of people) {
-      const words = read(<ScoreStack view={view} today={today} />);
+      const words = read(<ScoreStack view={view} printed={[]} today={today} />);
       for (const [said] of words.matchAll(/\S+ [\d.]+ in 100/g))
         expect(said).toMatch(/^(about \d+|lowest 5|highest 5) in 100$/);
     }

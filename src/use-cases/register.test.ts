@@ -7,6 +7,7 @@ import { loadDemo } from '../demo/load';
 import { askRegister, lookForDoubles, wholeRegister } from './everybody';
 import { erasePerson, groupsToday, readGroups, readSitting, saveGroup, seatGroup, withPeople } from './groups';
 import { askPeople, describePerson, postPerson } from './openApi';
+import { keepPrinted, readReport } from './printedPages';
 import { confirmLevel, readPerson } from './readPeople';
 import { enterSheet } from './enterSheet';
 import { saveAttempt } from './saveAttempt';
@@ -244,6 +245,11 @@ describe('erase', () => {
     await enterSheet(db, paper(id, 9), today);
     await confirmLevel(db, id, today);
     await withPeople(db, [id, other], { kind: 'sit-today' }, today);
+    const view = await readPerson(db, id, today);
+    if (!view) throw new Error('Xaveria is gone already');
+    const { fingerprint } = await readReport(db, view, { reader: 'person', percent: false }, today);
+    const printed = { reader: 'person', percent: false, fingerprint };
+    expect(await keepPrinted(db, id, printed, today, new Date())).toEqual({ kind: 'kept' });
     // A trial that was theirs for a moment and went back names them in its events.
     const stamp = (seq: number) => ({ seq, atMs: seq, wallMs: seq, by: 'hand' });
     const events = [

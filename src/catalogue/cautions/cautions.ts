@@ -22,6 +22,7 @@ export const cautions = {
     'Chest pain, dizziness, confusion, blurred vision, nausea, pallor, irregular pulse, cold sweat.',
     'New weakness, drooping face or slurred speech; loss of balance that repeats; unusual breathlessness.',
     'Sharp or rising joint pain, new calf pain, or the person asks to.',
+    'A knock to the head with blood thinners, or not known to be without: an emergency call, even if all seems well.',
     'Then: seat them, do not leave them, call the emergency number, note the time.',
   ],
   askFirst: [

@@ -3,6 +3,7 @@ import { firstLoop } from './0001-first-loop';
 import { intakeAndReadiness } from './0002-intake-and-readiness';
 import { anyTest } from './0003-any-test';
 import { hallNorms } from './0004-hall-norms';
+import { printedPages } from './0005-printed-pages';
 
 /**
  * A migration with its number. Kysely does not wrap SQLite's schema changes in a transaction, so each opens its own
@@ -27,6 +28,7 @@ export const migrations: Readonly<Record<string, Migration>> = {
   '0002-intake-and-readiness': numbered(2, intakeAndReadiness),
   '0003-any-test': numbered(3, anyTest),
   '0004-hall-norms': numbered(4, hallNorms),
+  '0005-printed-pages': numbered(5, printedPages),
 };
 
 export const newestVersion = Object.keys(migrations).length;

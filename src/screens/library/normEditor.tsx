@@ -1,11 +1,14 @@
 'use client';
+import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import type { PageThen } from '../../core/report';
 import type { HallNorms } from '../../core/shapes/norms';
 import type { FieldError } from '../../schemas/parse';
 import { newClientKey } from '../test/attemptStore';
 import { Button } from '../touch/button';
 import { useOneAtATime } from '../touch/useOneAtATime';
+import { readerWords } from '../scores/testWords';
 import { dayWords } from '../words';
 
 interface Props {
@@ -15,13 +18,15 @@ interface Props {
   readonly units: readonly string[];
   /** Newest first. */
   readonly changes: readonly HallNorms[];
+  /** Pages handed out on which this test read otherwise than it does by the figures in force. */
+  readonly printed: readonly PageThen[];
   readonly save: (test: string, id: string, form: unknown) => Promise<{ kind: string; errors?: readonly FieldError[] }>;
 }
 
 const box = 'mt-1 block w-full rounded-md border-2 border-ink bg-board px-3 py-2 aria-invalid:border-stop';
 
 /** The hall’s own figures: change a cell of the table, or drop a table of one’s own; the shipped ones are a tap away. */
-export function NormEditor({ test, table, units, changes, save }: Props) {
+export function NormEditor({ test, table, units, changes, printed, save }: Props) {
   const router = useRouter();
   const [form, setForm] = useState({ table, cite: '', who: '', why: '' });
   // One form is one change, however often it is sent; after a change the page makes a new one.
@@ -35,7 +40,7 @@ export function NormEditor({ test, table, units, changes, save }: Props) {
     setFaults(answer?.errors ?? []);
     if (answer === null) setSaid('The server did not answer. What you wrote is still here; save again.');
     if (answer?.kind === 'saved') {
-      setSaid('Saved. Everything is scored by these figures from now on; pages say so.');
+      setSaid('Saved. Everything is scored by these figures from now on; pages handed out stay as they were.');
       router.refresh();
     }
     return true;
@@ -123,6 +128,23 @@ export function NormEditor({ test, table, units, changes, save }: Props) {
             </li>
           ))}
         </ul>
+      )}
+      {printed.length > 0 && (
+        <section className="pb-3">
+          <h3 className="font-bold">Handed out, and reads otherwise now</h3>
+          <ul>
+            {printed.map((page) => (
+              <li key={page.id}>
+                <Link
+                  href={`/people/${page.personId}/report/${page.id}`}
+                  className="flex min-h-11 items-center gap-4 underline decoration-rule underline-offset-4"
+                >
+                  {page.report.person.name}, {dayWords(page.report.printedOn)}, {readerWords(page.report)}
+                </Link>
+              </li>
+            ))}
+          </ul>
+        </section>
       )}
     </details>
   );

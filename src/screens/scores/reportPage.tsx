@@ -1,41 +1,36 @@
 import Link from 'next/link';
-import { cautions } from '../../catalogue/cautions/cautions';
-import { protocolById } from '../../catalogue/protocols';
-import { scoredUnit } from '../../core/score/scoreResult';
-import type { TestSitting, TestView } from '../../core/testView';
-import type { PersonView } from '../../core/personView';
-import type { Place } from '../../core/shapes/person';
-import type { Protocol } from '../../core/shapes/protocol';
-import { PrintButton } from '../touch/printButton';
-import { Wide } from '../touch/wide';
+import type { PageThen, Report } from '../../core/report';
+import type { ReportAsked } from '../../core/shapes/printed';
 import { ButtonLink } from '../touch/button';
-import { aidWords, dayWords, limiterLine, tableWords } from '../words';
-import { plainChange, plainStanding } from './plainWords';
-import { changeWords } from './rail';
-import { cited } from './says';
-import { amongWords, cutoffWords, resultWords, sideName, standingWords } from './testWords';
+import { PrintButton } from '../touch/printButton';
+import { dayWords } from '../words';
+import { PrintAndKeep, type KeepPage } from './printAndKeep';
+import { ReportSheet } from './reportSheet';
+import { movedWords, readerWords } from './testWords';
 
 interface Props {
-  readonly view: PersonView;
-  readonly place: Place;
-  readonly reader: 'person' | 'clinician';
-  /** Percentiles on the person’s page, where they are wanted. */
-  readonly percent: boolean;
-  readonly today: string;
+  readonly personId: string;
+  readonly report: Report;
+  readonly fingerprint: string;
+  /** Pages handed out before, newest first. */
+  readonly printed: readonly PageThen[];
+  readonly keep: KeepPage;
 }
 
 /** One page of results on paper: plain and large for the person, raw and sourced for the clinician. */
-export function ReportScreen({ view, place, reader, percent, today }: Props) {
-  const base = `/people/${view.person.id}`;
-  const ways = [
+export function ReportScreen({ personId, report, fingerprint, printed, keep }: Props) {
+  const base = `/people/${personId}`;
+  const { reader, percent } = report;
+  const ways: readonly (readonly [string, string, boolean])[] = [
     ['For the person', `${base}/report`, reader === 'person' && !percent],
     ['with places in a hundred', `${base}/report?percent=1`, reader === 'person' && percent],
     ['For the clinician', `${base}/report?for=clinician`, reader === 'clinician'],
-  ] as const;
+  ];
+  const asked: ReportAsked = { reader, percent };
   return (
     <div className="mx-auto max-w-3xl pt-5 print:max-w-none print:pt-0">
       <div className="mb-4 flex flex-wrap items-center gap-x-5 gap-y-2 print:hidden">
-        <PrintButton />
+        <PrintAndKeep keep={keep} personId={personId} page={{ ...asked, fingerprint }} />
         {ways.map(([words, href, on]) => (
           <Link
             key={href}
@@ -50,152 +45,53 @@ export function ReportScreen({ view, place, reader, percent, today }: Props) {
           Back
         </ButtonLink>
       </div>
-      <article className="border-2 border-ink bg-board p-8 print:border-0 print:bg-transparent print:p-0 print:text-black">
-        <p className="flex justify-between gap-6">
-          <b>{[place.name, place.town].filter((w) => w !== '').join(', ')}</b>
-          <span>{dayWords(today)}</span>
-        </p>
-        {reader === 'person' ? <ForPerson view={view} percent={percent} /> : <ForClinician view={view} />}
-        <p className={`mt-5 ${reader === 'person' ? 'text-[21px]' : 'text-sm'}`}>{cautions.onPaper}</p>
-      </article>
-    </div>
-  );
-}
-
-/** As many tests as stand on one page at this size. */
-const onPage = 7;
-
-/** 16 point and up, own words, no figures but the results themselves. */
-function ForPerson({ view, percent }: { view: PersonView; percent: boolean }) {
-  const tests = view.tests.filter((t) => t.series[0]?.sittings[0]?.result.value != null).slice(0, onPage);
-  return (
-    <div className="text-[21px] leading-snug">
-      <h1 className="mt-3 text-[32px] font-extrabold">{view.person.name}: my results</h1>
-      {tests.length === 0 && <p className="mt-4">Nothing has been tested yet.</p>}
-      <ul className="mt-3">
-        {tests.map((test) => {
-          const protocol = protocolById(test.test);
-          const newest = test.series[0]?.sittings[0];
-          if (!protocol || !newest) return null;
-          const { rank } = newest.score;
-          return (
-            <li key={test.test} className="border-t-2 border-ink py-2">
-              <p className="flex items-baseline justify-between gap-4">
-                <b>{protocol.short}</b>
-                <b className="num">{resultWords(protocol, newest)}</b>
-              </p>
-              <p>
-                {plainStanding(protocol, test)} {plainChange(newest, test.series[0]?.sittings[1]?.on)}
-                {percent && rank.kind === 'ranked' && ` In a hundred people like me: ${standingWords(newest.score)}.`}
-              </p>
-            </li>
-          );
-        })}
-      </ul>
-    </div>
-  );
-}
-
-/** Raw values, how they were had, what they are held against, and the change against the error. */
-function ForClinician({ view }: { view: PersonView }) {
-  const { person, ageYears, known, tests, composites } = view;
-  const sources = new Map<string, number>();
-  const mark = (cite: string): number => {
-    const known = sources.get(cite) ?? sources.size + 1;
-    sources.set(cite, known);
-    return known;
-  };
-  const rows = tests.flatMap((test) => {
-    const protocol = protocolById(test.test);
-    return protocol
-      ? test.series.flatMap((s) => (s.sittings[0] ? [rowOf(protocol, test, s.sittings[0], s.side, mark)] : []))
-      : [];
-  });
-  const noted = [
-    ...known.limiters.filter((l) => !l.unasked).map(limiterLine),
-    ...known.falls.map((f) => `a fall on ${dayWords(f.content.fellOn)}${f.content.hurt ? ', hurt' : ''}`),
-  ];
-  return (
-    <div className="text-[15px] leading-snug">
-      <h1 className="mt-2 text-xl font-extrabold">Functional fitness results: {person.name}</h1>
-      <p>
-        Born {dayWords(person.birthDate)}, {ageYears}, norm table {tableWords(person.normTable)}
-        {known.intake.heightCm !== null && `, ${known.intake.heightCm} cm`}
-        {known.intake.massKg !== null && `, ${known.intake.massKg} kg`}. Noted: {noted.join('; ') || 'nothing'}.
-      </p>
-      <Wide label="Results">
-        <table className="mt-2 w-full text-left">
-          <thead>
-            <tr className="border-b-2 border-ink">
-              {['Test', 'Day', 'Result and how', 'Among peers', 'Lines', 'Change, smallest real change'].map((head) => (
-                <th key={head} className="pr-2 pb-0.5 align-bottom font-semibold">
-                  {head}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {rows.map((cells) => (
-              <tr key={cells.key} className="border-b border-rule align-top">
-                {cells.words.map((words, i) => (
-                  <td key={i} className="py-1 pr-2">
-                    {words}
-                  </td>
-                ))}
-              </tr>
+      <ReportSheet report={report} />
+      {printed.length > 0 && (
+        <section aria-labelledby="before" className="mt-6 print:hidden">
+          <h2 id="before" className="border-b-2 border-ink pb-1 text-lg font-bold">
+            Handed out before
+          </h2>
+          <ul>
+            {printed.map((page) => (
+              <li key={page.id} className="border-b border-rule">
+                <Link href={`${base}/report/${page.id}`} className="flex min-h-11 flex-wrap items-center gap-x-4">
+                  <span className="num w-32">{dayWords(page.report.printedOn)}</span>
+                  <span className="underline decoration-rule underline-offset-4">{readerWords(page.report)}</span>
+                  {page.moved.length > 0 && <b>reads otherwise now</b>}
+                </Link>
+              </li>
             ))}
-          </tbody>
-        </table>
-      </Wide>
-      {(composites.battery || composites.power) && (
-        <p className="mt-2">
-          {composites.battery &&
-            `Three-part battery ${composites.battery.total} of 12 (standing ${composites.battery.balance}, walk ${composites.battery.gait}, stands ${composites.battery.stands}) [${mark(cited(composites.battery.source))}]. `}
-          {composites.power &&
-            `Power of rising ${composites.power.watts.toFixed(0)} W, ${composites.power.wattsPerKg.toFixed(2)} W/kg, ${composites.power.low ? 'under' : 'not under'} ${composites.power.limit} [${mark(cited(composites.power.source))}].`}
-        </p>
+          </ul>
+        </section>
       )}
-      <p className="mt-2 text-[13px]">
-        Percentiles from quartiles read as normal, good to about five points. A change is called clear beyond 1.96 √2
-        standard errors under like conditions; of several unchanged tests one in twenty looks changed. Norms{' '}
-        {view.normsVersion}. {[...sources].map(([cite, n]) => `[${n}] ${cite}`).join(' ')}
-      </p>
     </div>
   );
 }
 
-function rowOf(
-  protocol: Protocol,
-  test: TestView,
-  sitting: TestSitting,
-  side: 'L' | 'R' | null,
-  mark: (cite: string) => number,
-): { readonly key: string; readonly words: readonly string[] } {
-  const { score, conditions, result } = sitting;
-  const how = [
-    ...(result.trials ? [`of ${result.trials.join(', ')}`] : []),
-    ...(conditions.seatHeightCm === undefined ? [] : [`seat ${conditions.seatHeightCm} cm`]),
-    ...((conditions.aid ?? 'none') === 'none' ? [] : [`with ${aidWords[conditions.aid ?? 'none']}`]),
-    ...(sitting.fromPaper ? ['from paper'] : []),
-  ].join(', ');
-  const change = changeWords(sitting.change);
-  const peers =
-    score.rank.kind === 'no-norm'
-      ? standingWords(score)
-      : `${standingWords(score)}, ${amongWords(score)}${score.normSource ? ` [${mark(cited(score.normSource))}]` : ''}`;
-  return {
-    key: sitting.key,
-    words: [
-      `${protocol.short}${side ? `, ${sideName(side)}` : ''}`,
-      dayWords(sitting.on),
-      `${resultWords(protocol, sitting)}${how ? `; ${how}` : ''}`,
-      peers,
-      score.cutoffs
-        .map(
-          (c) => `${c.past ? 'past' : 'not past'} ${cutoffWords(c)} ${scoredUnit(protocol)} [${mark(cited(c.source))}]`,
-        )
-        .join('; ') || '–',
-      [change.verdict, change.size, test.sides?.flagged ? 'sides far apart' : ''].filter((w) => w !== '').join('; '),
-    ],
-  };
+/** A page as it was handed out, and what reads otherwise by the figures in force now. */
+export function PrintedScreen({ personId, page }: { personId: string; page: PageThen }) {
+  const { report, moved } = page;
+  return (
+    <div className="mx-auto max-w-3xl pt-5 print:max-w-none print:pt-0">
+      <div className="mb-4 print:hidden">
+        <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
+          <PrintButton look="line">Print again</PrintButton>
+          <p className="text-xl font-extrabold">As handed out on {dayWords(report.printedOn)}</p>
+          <ButtonLink look="plain" href={`/people/${personId}/report`} className="ml-auto">
+            The page of today
+          </ButtonLink>
+        </div>
+        <p>
+          Norms {report.normsVersion}, rules {report.rulesVersion}.{' '}
+          {moved.length === 0 ? 'By the figures in force now it reads the same.' : 'By the figures in force now:'}
+        </p>
+        <ul className="font-semibold">
+          {moved.map((m) => (
+            <li key={`${m.test}${m.side ?? ''}`}>{movedWords(m)}</li>
+          ))}
+        </ul>
+      </div>
+      <ReportSheet report={report} />
+    </div>
+  );
 }

@@ -4,25 +4,33 @@ import { errorReach } from '../../core/score/error';
 import { moreIsBetter, scoredValue } from '../../core/score/scoreResult';
 import { attentionOf, type TestSitting, type TestView } from '../../core/testView';
 import type { PersonView } from '../../core/personView';
+import type { PageThen } from '../../core/report';
 import type { Protocol } from '../../core/shapes/protocol';
 import { StackRail, stackX, type StackFlag } from '../drawing/stackRail';
 import { StateMark } from '../drawing/stateMark';
 import { PersonHead, personHrefs } from '../people/personHead';
 import { ButtonLink } from '../touch/button';
 import { Wide } from '../touch/wide';
-import { shortDay } from '../words';
+import { dayWords, shortDay } from '../words';
 import { CompositeLines } from './compositeLines';
 import { changeWords } from './rail';
 import { summaryWords } from './summary';
-import { resultWords, sideLetter, standingWords } from './testWords';
+import { movedWords, readerWords, resultWords, sideLetter, standingWords } from './testWords';
 
 const railWidth = 520;
+
+interface Props {
+  readonly view: PersonView;
+  /** Pages handed out of this person, newest first. */
+  readonly printed: readonly PageThen[];
+  readonly today: string;
+}
 
 /**
  * All tests of one person, each a rail, better to the right and the middle halves under each other; what asks to be
  * looked at stands first.
  */
-export function ScoreStack({ view, today }: { view: PersonView; today: string }) {
+export function ScoreStack({ view, printed, today }: Props) {
   const hrefs = personHrefs(view.person.id);
   const tests = [...view.tests].sort((a, b) => attentionOf(b) - attentionOf(a));
   const judged = tests.filter((t) => t.series.some((s) => isJudged(s.sittings[0]))).length;
@@ -80,7 +88,7 @@ export function ScoreStack({ view, today }: { view: PersonView; today: string })
               </tbody>
             </table>
           </Wide>
-          <HallFigures tests={tests} version={view.normsVersion} />
+          <OtherFigures view={view} printed={printed} />
           <CompositeLines composites={view.composites} />
           <p className="mt-3 text-sm text-ink-soft">
             Thick: the middle half of the same sex and age. Box: mean and spread. Blue flag: the newest result, hollow
@@ -190,22 +198,30 @@ function flagsOf(protocol: Protocol, { series }: TestView): StackFlag[] {
   );
 }
 
-/** Said wherever the figures of the hall stand in for the printed ones, as what was told before may read otherwise now. */
-function HallFigures({ tests, version }: { tests: readonly TestView[]; version: string }) {
-  const own = tests.flatMap(({ test, series }) => {
+/** Said wherever the figures of the hall stand in for the printed ones, and of every page handed out that reads otherwise now. */
+function OtherFigures({ view, printed }: { view: PersonView; printed: readonly PageThen[] }) {
+  const own = view.tests.flatMap(({ test, series }) => {
     const protocol = protocolById(test);
     const set = series[0]?.sittings[0]?.score.normSet ?? null;
     return protocol && set !== (protocol.norms?.id ?? null) ? [protocol.short] : [];
   });
-  if (own.length === 0)
-    return version.includes('+hall.') ? (
-      <p className="mt-2">
-        Scored by the printed figures. This hall used others for a while: pages printed then may say otherwise.
-      </p>
-    ) : null;
   return (
-    <p className="mt-2 font-semibold" data-testid="hall-figures">
-      Scored by figures of this hall, not the printed ones: {own.join(', ')}. Pages printed before may say otherwise.
-    </p>
+    <>
+      {own.length > 0 && (
+        <p className="mt-2 font-semibold" data-testid="hall-figures">
+          Scored by figures of this hall, not the printed ones: {own.join(', ')}.
+        </p>
+      )}
+      {printed
+        .filter(({ moved }) => moved.length > 0)
+        .map(({ id, report, moved }) => (
+          <p key={id} className="mt-2" data-testid="reads-otherwise">
+            <Link href={`/people/${view.person.id}/report/${id}`} className="text-squat underline underline-offset-4">
+              The page of {dayWords(report.printedOn)} {readerWords(report)}
+            </Link>{' '}
+            reads otherwise by the figures in force now: {moved.map(movedWords).join('. ')}.
+          </p>
+        ))}
+    </>
   );
 }

@@ -1,6 +1,9 @@
+import { protocolById } from '../../catalogue/protocols';
+import type { MovedScore } from '../../core/report';
 import { percentileWords } from '../../core/score/rank';
 import type { CutoffAnswer, Score } from '../../core/score/scoreResult';
 import type { Side } from '../../core/shapes/facts';
+import type { ReportAsked } from '../../core/shapes/printed';
 import type { Protocol } from '../../core/shapes/protocol';
 import type { TestSitting } from '../../core/testView';
 import { rowWords, valueWords } from '../words';
@@ -55,3 +58,18 @@ export const cutoffWords = ({ pastIf, limit }: CutoffAnswer): string => `${sense
 export const sideLetter = (side: Side | null): string => (side === null ? '' : `${side} `);
 
 export const sideName = (side: Side | null): string => (side === 'L' ? 'left' : side === 'R' ? 'right' : '');
+
+export const readerWords = ({ reader, percent }: ReportAsked): string =>
+  reader === 'clinician'
+    ? 'for the clinician'
+    : percent
+      ? 'for the person, with places in a hundred'
+      : 'for the person';
+
+/** `chair stands about 25 in 100, on the page about 17 in 100 and past under 10` */
+export function movedWords({ test, side, was, is }: MovedScore): string {
+  const said = (score: Score) =>
+    [standingWords(score), ...score.cutoffs.filter((c) => c.past).map((c) => `past ${cutoffWords(c)}`)].join(', ');
+  const name = (protocolById(test)?.short ?? test).toLowerCase();
+  return `${name}${side ? ` ${sideName(side)}` : ''}: ${said(is)}; on the page ${said(was)}`;
+}

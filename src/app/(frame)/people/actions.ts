@@ -10,6 +10,7 @@ import {
   type PeopleDeed,
   type SaveGroup,
 } from '../../../use-cases/groups';
+import { keepPrinted, type KeepPrinted } from '../../../use-cases/printedPages';
 import { confirmLevel, type ConfirmLevel } from '../../../use-cases/readPeople';
 import { enterSheet, type EnterSheet } from '../../../use-cases/enterSheet';
 import { noteToday, type SaveEntry } from '../../../use-cases/saveEntry';
@@ -60,4 +61,8 @@ export async function setAside(id: string, aside: boolean): Promise<void> {
 
 export async function eraseForGood(id: string, typedName: string): Promise<ErasePerson> {
   return erasePerson(await theRegister(), id, typedName);
+}
+
+export async function keepPrintedPage(id: string, page: unknown): Promise<KeepPrinted> {
+  return keepPrinted(await theRegister(), id, page, today(), new Date());
 }

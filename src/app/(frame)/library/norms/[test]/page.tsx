@@ -6,6 +6,7 @@ import { printNorms } from '../../../../../formats/normsCsv';
 import { NormPage } from '../../../../../screens/library/normPage';
 import { calculate } from '../../../../../use-cases/calculate';
 import { normChanges, readBook } from '../../../../../use-cases/norms';
+import { pagesMoved } from '../../../../../use-cases/printedPages';
 import { today } from '../../../../../use-cases/today';
 import { saveNorms } from '../../actions';
 
@@ -36,6 +37,7 @@ export default async function NormsPage({ params, searchParams }: Params) {
         table: norms?.kind === 'middle-half' ? printNorms(norms.rows, norms.unit) : printNorms([], protocol.unit),
         units: normUnits(protocol),
         changes: await normChanges(db, test),
+        printed: await pagesMoved(db, test),
         save: saveNorms,
       }}
     />

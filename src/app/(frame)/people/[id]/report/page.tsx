@@ -1,7 +1,8 @@
 import { theRegister } from '../../../../../database/theRegister';
 import { ReportScreen } from '../../../../../screens/scores/reportPage';
-import { readPlace } from '../../../../../use-cases/places';
+import { readPrinted, readReport } from '../../../../../use-cases/printedPages';
 import { today } from '../../../../../use-cases/today';
+import { keepPrintedPage } from '../../actions';
 import { thePerson, type PersonParams } from '../person';
 
 interface Params extends PersonParams {
@@ -14,13 +15,19 @@ export async function generateMetadata(context: Params) {
 
 export default async function ReportPage(context: Params) {
   const { for: reader, percent } = await context.searchParams;
+  const asked =
+    reader === 'clinician'
+      ? ({ reader, percent: false } as const)
+      : ({ reader: 'person', percent: percent === '1' } as const);
+  const view = await thePerson(context);
+  const db = await theRegister();
+  const { id } = view.person;
   return (
     <ReportScreen
-      view={await thePerson(context)}
-      place={await readPlace(await theRegister())}
-      reader={reader === 'clinician' ? 'clinician' : 'person'}
-      percent={percent === '1'}
-      today={today()}
+      personId={id}
+      {...await readReport(db, view, asked, today())}
+      printed={await readPrinted(db, id)}
+      keep={keepPrintedPage}
     />
   );
 }

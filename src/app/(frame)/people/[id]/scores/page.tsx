@@ -1,4 +1,6 @@
+import { theRegister } from '../../../../../database/theRegister';
 import { ScoreStack } from '../../../../../screens/scores/scoreStack';
+import { readPrinted } from '../../../../../use-cases/printedPages';
 import { today } from '../../../../../use-cases/today';
 import { thePerson, type PersonParams } from '../person';
 
@@ -7,5 +9,6 @@ export async function generateMetadata(context: PersonParams) {
 }
 
 export default async function ScoresPage(context: PersonParams) {
-  return <ScoreStack view={await thePerson(context)} today={today()} />;
+  const view = await thePerson(context);
+  return <ScoreStack view={view} printed={await readPrinted(await theRegister(), view.person.id)} today={today()} />;
 }

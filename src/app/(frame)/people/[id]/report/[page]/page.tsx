@@ -1,0 +1,22 @@
+import { notFound } from 'next/navigation';
+import { theRegister } from '../../../../../../database/theRegister';
+import { PrintedScreen } from '../../../../../../screens/scores/reportPage';
+import { readPrinted } from '../../../../../../use-cases/printedPages';
+
+interface Params {
+  readonly params: Promise<{ id: string; page: string }>;
+}
+
+async function thePage({ params }: Params) {
+  const { id, page } = await params;
+  return (await readPrinted(await theRegister(), id)).find((p) => p.id === page) ?? notFound();
+}
+
+export async function generateMetadata(context: Params) {
+  return { title: `Page handed out to ${(await thePage(context)).report.person.name}` };
+}
+
+export default async function PrintedPage(context: Params) {
+  const page = await thePage(context);
+  return <PrintedScreen personId={page.personId} page={page} />;
+}

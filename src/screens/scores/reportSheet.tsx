@@ -1,0 +1,166 @@
+import { cautions } from '../../catalogue/cautions/cautions';
+import { protocolById } from '../../catalogue/protocols';
+import type { Report } from '../../core/report';
+import { scoredUnit } from '../../core/score/scoreResult';
+import type { TestSitting, TestView } from '../../core/testView';
+import type { Protocol } from '../../core/shapes/protocol';
+import { Wide } from '../touch/wide';
+import { aidWords, dayWords, limiterLine, tableWords } from '../words';
+import { plainChange, plainStanding } from './plainWords';
+import { changeWords } from './rail';
+import { cited } from './says';
+import { amongWords, cutoffWords, resultWords, sideName, standingWords } from './testWords';
+
+/** The sheet of paper itself, out of all that it is printed from. */
+export function ReportSheet({ report }: { report: Report }) {
+  const forPerson = report.reader === 'person';
+  return (
+    <article className="border-2 border-ink bg-board p-8 print:border-0 print:bg-transparent print:p-0 print:text-black">
+      <p className="flex justify-between gap-6">
+        <b>{report.hall}</b>
+        <span>{dayWords(report.printedOn)}</span>
+      </p>
+      {forPerson ? <ForPerson report={report} /> : <ForClinician report={report} />}
+      <p className={`mt-5 ${forPerson ? 'text-[21px]' : 'text-sm'}`}>{cautions.onPaper}</p>
+    </article>
+  );
+}
+
+/** As many tests as stand on one page at this size. */
+const onPage = 7;
+
+/** 16 point and up, own words, no figures but the results themselves. */
+function ForPerson({ report }: { report: Report }) {
+  const { person, percent } = report;
+  const tests = report.tests.filter((t) => t.series[0]?.sittings[0]?.result.value != null).slice(0, onPage);
+  return (
+    <div className="text-[21px] leading-snug">
+      <h1 className="mt-3 text-[32px] font-extrabold">{person.name}: my results</h1>
+      {tests.length === 0 && <p className="mt-4">Nothing has been tested yet.</p>}
+      <ul className="mt-3">
+        {tests.map((test) => {
+          const protocol = protocolById(test.test);
+          const newest = test.series[0]?.sittings[0];
+          if (!protocol || !newest) return null;
+          const { rank } = newest.score;
+          return (
+            <li key={test.test} className="border-t-2 border-ink py-2">
+              <p className="flex items-baseline justify-between gap-4">
+                <b>{protocol.short}</b>
+                <b className="num">{resultWords(protocol, newest)}</b>
+              </p>
+              <p>
+                {plainStanding(protocol, test)} {plainChange(newest, test.series[0]?.sittings[1]?.on)}
+                {percent && rank.kind === 'ranked' && ` In a hundred people like me: ${standingWords(newest.score)}.`}
+              </p>
+            </li>
+          );
+        })}
+      </ul>
+    </div>
+  );
+}
+
+/** Raw values, how they were had, what they are held against, and the change against the error. */
+function ForClinician({ report }: { report: Report }) {
+  const { person, ageYears, tests, composites } = report;
+  const sources = new Map<string, number>();
+  const mark = (cite: string): number => {
+    const known = sources.get(cite) ?? sources.size + 1;
+    sources.set(cite, known);
+    return known;
+  };
+  const rows = tests.flatMap((test) => {
+    const protocol = protocolById(test.test);
+    return protocol
+      ? test.series.flatMap((s) => (s.sittings[0] ? [rowOf(protocol, test, s.sittings[0], s.side, mark)] : []))
+      : [];
+  });
+  const noted = [
+    ...report.limiters.filter((l) => !l.unasked).map(limiterLine),
+    ...report.falls.map((f) => `a fall on ${dayWords(f.fellOn)}${f.hurt ? ', hurt' : ''}`),
+  ];
+  return (
+    <div className="text-[15px] leading-snug">
+      <h1 className="mt-2 text-xl font-extrabold">Functional fitness results: {person.name}</h1>
+      <p>
+        Born {dayWords(person.birthDate)}, {ageYears}, norm table {tableWords(person.normTable)}
+        {report.heightCm !== null && `, ${report.heightCm} cm`}
+        {report.massKg !== null && `, ${report.massKg} kg`}. Noted: {noted.join('; ') || 'nothing'}.
+      </p>
+      <Wide label="Results">
+        <table className="mt-2 w-full text-left">
+          <thead>
+            <tr className="border-b-2 border-ink">
+              {['Test', 'Day', 'Result and how', 'Among peers', 'Lines', 'Change, smallest real change'].map((head) => (
+                <th key={head} className="pr-2 pb-0.5 align-bottom font-semibold">
+                  {head}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map((cells) => (
+              <tr key={cells.key} className="border-b border-rule align-top">
+                {cells.words.map((words, i) => (
+                  <td key={i} className="py-1 pr-2">
+                    {words}
+                  </td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </Wide>
+      {(composites.battery || composites.power) && (
+        <p className="mt-2">
+          {composites.battery &&
+            `Three-part battery ${composites.battery.total} of 12 (standing ${composites.battery.balance}, walk ${composites.battery.gait}, stands ${composites.battery.stands}) [${mark(cited(composites.battery.source))}]. `}
+          {composites.power &&
+            `Power of rising ${composites.power.watts.toFixed(0)} W, ${composites.power.wattsPerKg.toFixed(2)} W/kg, ${composites.power.low ? 'under' : 'not under'} ${composites.power.limit} [${mark(cited(composites.power.source))}].`}
+        </p>
+      )}
+      <p className="mt-2 text-[13px]">
+        Percentiles from quartiles read as normal, good to about five points. A change is called clear beyond 1.96 √2
+        standard errors under like conditions; of several unchanged tests one in twenty looks changed. Norms{' '}
+        {report.normsVersion}. {[...sources].map(([cite, n]) => `[${n}] ${cite}`).join(' ')}
+      </p>
+    </div>
+  );
+}
+
+function rowOf(
+  protocol: Protocol,
+  test: TestView,
+  sitting: TestSitting,
+  side: 'L' | 'R' | null,
+  mark: (cite: string) => number,
+): { readonly key: string; readonly words: readonly string[] } {
+  const { score, conditions, result } = sitting;
+  const how = [
+    ...(result.trials ? [`of ${result.trials.join(', ')}`] : []),
+    ...(conditions.seatHeightCm === undefined ? [] : [`seat ${conditions.seatHeightCm} cm`]),
+    ...((conditions.aid ?? 'none') === 'none' ? [] : [`with ${aidWords[conditions.aid ?? 'none']}`]),
+    ...(sitting.fromPaper ? ['from paper'] : []),
+  ].join(', ');
+  const change = changeWords(sitting.change);
+  const peers =
+    score.rank.kind === 'no-norm'
+      ? standingWords(score)
+      : `${standingWords(score)}, ${amongWords(score)}${score.normSource ? ` [${mark(cited(score.normSource))}]` : ''}`;
+  return {
+    key: sitting.key,
+    words: [
+      `${protocol.short}${side ? `, ${sideName(side)}` : ''}`,
+      dayWords(sitting.on),
+      `${resultWords(protocol, sitting)}${how ? `; ${how}` : ''}`,
+      peers,
+      score.cutoffs
+        .map(
+          (c) => `${c.past ? 'past' : 'not past'} ${cutoffWords(c)} ${scoredUnit(protocol)} [${mark(cited(c.source))}]`,
+        )
+        .join('; ') || '–',
+      [change.verdict, change.size, test.sides?.flagged ? 'sides far apart' : ''].filter((w) => w !== '').join('; '),
+    ],
+  };
+}
