@@ -22,6 +22,7 @@ let browser: Browser;
 let server: Server;
 let watched: Watched;
 let ids: Record<string, string>;
+let handedOut: string;
 
 beforeAll(async () => {
   const made = spawnSync(process.execPath, ['--import', 'tsx', 'src/demo/load.ts', file], {
@@ -38,6 +39,8 @@ beforeAll(async () => {
       links.map((a): [string, string] => [a.textContent, a.href.split('/').pop() ?? '']),
     ),
   );
+  await watched.page.goto(server.url + odile('/report')(), { waitUntil: 'networkidle0' });
+  handedOut = await watched.page.$eval('a[href*="/report/"]', (a) => a.pathname);
 });
 afterAll(async () => {
   await browser.close();
@@ -96,6 +99,7 @@ const screens: [string, () => string][] = [
   ['score by side', odile('/scores/one-leg')],
   ['page for the person', odile('/report')],
   ['page for the clinician', odile('/report?for=clinician')],
+  ['page handed out before', () => handedOut],
   ['level', odile('/levels')],
   ['retest', odile('/retest')],
   ['paper', odile('/paper')],

@@ -57,6 +57,8 @@ export interface DemoPerson {
   /** Joint, side, 0 to 10, and days before the start day on which it was asked. */
   readonly pains?: readonly (readonly [joint: string, side: 'L' | 'R' | null, level: number, askedDaysAgo: number])[];
   readonly falls?: readonly { readonly weeksAgo: number; readonly hurt: boolean }[];
+  /** Weeks before the start day on which both pages of results were handed out. */
+  readonly handedOutWeeksAgo?: number;
   /** Readiness questions answered with yes; those of somebody well are all no but for being active. */
   readonly yes?: readonly string[];
   /** `null` where the questions were never put again after the first sitting. */
@@ -102,6 +104,7 @@ export const people: readonly DemoPerson[] = [
     more: { classesSoFar: 14, shankCm: 41, kneecapCm: 46, hipBoneCm: 92 },
     pains: [['knee', 'R', 3, 4]],
     group: 0,
+    handedOutWeeksAgo: 13,
     sittings: [...every12([7, 8, 8, 9, 9, 10], 13), { weeksAgo: 0.5, stands: 9 }],
   },
   {

@@ -3,7 +3,8 @@ import { pathToFileURL } from 'node:url';
 import { saveGroup, withPeople } from '../use-cases/groups';
 import { isDemo, openRegister, type Register } from '../use-cases/openRegister';
 import { beDemo, changePlace } from '../use-cases/places';
-import { confirmLevel } from '../use-cases/readPeople';
+import { keepPrinted, readReport } from '../use-cases/printedPages';
+import { confirmLevel, readPerson } from '../use-cases/readPeople';
 import { enterSheet } from '../use-cases/enterSheet';
 import { saveAttempt } from '../use-cases/saveAttempt';
 import { noteToday } from '../use-cases/saveEntry';
@@ -88,6 +89,10 @@ async function loadPerson(
   }
   for (const sitting of sittings)
     at(daysBefore(today, 7 * sitting.weeksAgo), () => loadSitting(db, id, sitting, today, chance));
+  if (person.handedOutWeeksAgo !== undefined) {
+    const day = daysBefore(today, 7 * person.handedOutWeeksAgo);
+    at(day, () => handOut(db, id, day));
+  }
   if (clearance) {
     const day = daysBefore(today, 7 * clearance.weeksAgo);
     const { by, answer, limits, untilInDays } = clearance;
@@ -117,6 +122,19 @@ async function loadWalkIn(db: Register, { name, age, normTable }: DemoPerson, to
   const saved = await addWalkIn(db, { name, ageYears: age, normTable, ...six }, today);
   if (saved.kind !== 'saved') throw new Error(`${name} was not taken: ${JSON.stringify(saved)}`);
   return saved.id;
+}
+
+/** Both pages, as they were printed on the day. */
+async function handOut(db: Register, id: string, day: string): Promise<void> {
+  const view = await readPerson(db, id, day);
+  if (!view) throw new Error(`Nobody to hand a page to: ${id}`);
+  for (const reader of ['person', 'clinician'] as const) {
+    const { fingerprint } = await readReport(db, view, { reader, percent: false }, day);
+    must(
+      await keepPrinted(db, id, { reader, percent: false, fingerprint }, day, new Date(`${day}T11:00:00Z`)),
+      'a page',
+    );
+  }
 }
 
 const painsOf = ({ pains = [] }: DemoPerson) =>
