@@ -36,8 +36,8 @@ export interface SittingView {
   readonly change: Change;
 }
 
-/** All that the screens of one person show. */
-export interface PersonView {
+/** All that the lists of the register need of somebody. */
+export interface PersonOutline {
   readonly person: Person;
   /** What is known today. */
   readonly known: Known;
@@ -59,10 +59,14 @@ export interface PersonView {
   readonly normsVersion: string;
   /** Trials without a result: stopped, broken off, or a repeat of the same day. */
   readonly otherAttempts: readonly AttemptView[];
-  readonly levels: LevelsAnswer;
   /** Oldest first. */
   readonly confirmed: readonly { readonly confirmedOn: IsoDate; readonly level: Level }[];
   /** A level that waits for a yes. */
   readonly levelWaiting: Level | null;
   readonly due: RetestDue | null;
+}
+
+/** All that the screens of one person show. */
+export interface PersonView extends PersonOutline {
+  readonly levels: LevelsAnswer;
 }

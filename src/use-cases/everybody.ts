@@ -12,7 +12,7 @@ import type { Known } from '../core/intake/known';
 import { performanceScale } from '../core/score/performance';
 import { moreIsBetter } from '../core/score/scoreResult';
 import { daysBetween } from '../core/math/days';
-import type { PersonView } from '../core/personView';
+import type { PersonOutline } from '../core/personView';
 import type { IsoDate } from '../core/shapes/facts';
 import type { Person, PersonId } from '../core/shapes/person';
 import { changeCount, type Register } from '../database/connection';
@@ -20,7 +20,7 @@ import { groupsOfPeople } from '../database/groups';
 import { listPeople, type KeptPerson } from '../database/people';
 import { readBook } from './norms';
 import { readPlace } from './places';
-import { viewsOf } from './readPeople';
+import { outlinesOf } from './readPeople';
 
 /** Lines worked out so far, kept until something new is written of the person, the place changes or the day turns. */
 interface Kept {
@@ -38,7 +38,7 @@ interface Kept {
 const shared = globalThis as typeof globalThis & { readyStoolLines?: WeakMap<Register, Kept> };
 const keptBy = (shared.readyStoolLines ??= new WeakMap<Register, Kept>());
 /** People read in one go; between two goes the server answers others. */
-const chunk = 25;
+const chunk = 50;
 
 const fold = (text: string): string => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
 
@@ -106,7 +106,7 @@ async function readChunk(
   today: IsoDate,
 ): Promise<void> {
   const revisions = new Map(people.map((p) => [p.id, p.revision]));
-  for (const view of await viewsOf(db, people, today)) {
+  for (const view of await outlinesOf(db, people, today)) {
     const line = lineOf(view, groups.get(view.person.id) ?? [], today);
     kept.lines.set(line.id, { revision: revisions.get(line.id) ?? 0, line });
     if (kept.index.has(line.id)) kept.index.replace(line);
@@ -115,7 +115,7 @@ async function readChunk(
 }
 
 /** One line of the register out of all that is known. */
-export function lineOf(view: PersonView, groupIds: readonly string[], today: IsoDate): RegisterLine {
+export function lineOf(view: PersonOutline, groupIds: readonly string[], today: IsoDate): RegisterLine {
   const { person, known, sittings, due, levelWaiting, confirmed } = view;
   const latest = sittings[0];
   return {
@@ -141,7 +141,7 @@ export function lineOf(view: PersonView, groupIds: readonly string[], today: Iso
   };
 }
 
-function standingOf({ tests }: PersonView): RegisterLine['standing'] {
+function standingOf({ tests }: PersonOutline): RegisterLine['standing'] {
   return Object.fromEntries(
     tests.flatMap(({ test, series }) => {
       const protocol = protocolById(test);
@@ -165,7 +165,7 @@ function lapsesSoon({ readiness, entries }: Known, today: IsoDate): IsoDate | nu
   return ends.sort()[0] ?? null;
 }
 
-function stateOf(view: PersonView, today: IsoDate): RegisterLine['state'] {
+function stateOf(view: PersonOutline, today: IsoDate): RegisterLine['state'] {
   const { outcome, asked } = view.known.readiness;
   if (outcome === 'not-today') return 'not-today';
   if (outcome === 'ask-first') return asked === 'current' ? 'ask-first' : 'to-ask';

@@ -7,7 +7,7 @@ import { ageOn } from '../core/math/age';
 import type { Level, LevelsAnswer } from '../core/level/answer';
 import { assignLevels } from '../core/level/assign';
 import { pathOf } from '../core/path';
-import type { AttemptView, CountedAttempt, PersonView, SittingView } from '../core/personView';
+import type { AttemptView, CountedAttempt, PersonOutline, PersonView, SittingView } from '../core/personView';
 import { changeBetween } from '../core/retest/change';
 import { retestDue } from '../core/retest/due';
 import { compositesOf } from '../core/score/composites';
@@ -45,6 +45,19 @@ export async function readEverybody(db: Register, today: IsoDate): Promise<Perso
 
 /** All that the screens show of some people, in a handful of queries and in the order given. */
 export async function viewsOf(db: Register, people: readonly KeptPerson[], today: IsoDate): Promise<PersonView[]> {
+  return (await describeAll(db, people, today)).map(({ outline, levels }) => ({ ...outline, levels: levels() }));
+}
+
+/** The same for lists of many: levels are worked out only of those who wait for a yes to one. */
+export async function outlinesOf(
+  db: Register,
+  people: readonly KeptPerson[],
+  today: IsoDate,
+): Promise<PersonOutline[]> {
+  return (await describeAll(db, people, today)).map(({ outline }) => outline);
+}
+
+async function describeAll(db: Register, people: readonly KeptPerson[], today: IsoDate): Promise<Described[]> {
   const ids = people.map((p) => p.id);
   const place = await readPlace(db);
   const book = await readBook(db);
@@ -159,6 +172,12 @@ export function toResult(attempt: AttemptView): TestResult | null {
   };
 }
 
+interface Described {
+  readonly outline: PersonOutline;
+  /** Worked out when they are first asked for, as that is most of the work. */
+  readonly levels: () => LevelsAnswer;
+}
+
 function describe(
   person: KeptPerson,
   known: Known,
@@ -167,12 +186,14 @@ function describe(
   attempts: readonly AttemptView[],
   confirmed: readonly ConfirmedLevel[],
   today: IsoDate,
-): PersonView {
+): Described {
   const { intake, readiness } = known;
   const sittings = sittingsOf(person, book, attempts);
   const tests = testsOf(person, book, attempts);
   const counted = new Set(tests.flatMap((t) => t.series.flatMap((s) => s.sittings.map(({ key }) => key))));
-  const levels = assignLevels(levelRules, factsFrom(person, known, place, attempts, confirmed, today));
+  let worked: LevelsAnswer | undefined;
+  const levels = () =>
+    (worked ??= assignLevels(levelRules, factsFrom(person, known, place, attempts, confirmed, today)));
   const latest = sittings[0];
   const newest = tests.flatMap((t) => t.series.flatMap((s) => s.sittings[0] ?? []));
   const toWatch = newest.reduce((sum, s) => sum + s.score.cutoffs.filter((c) => c.past).length, 0);
@@ -202,7 +223,7 @@ function describe(
     levelCode: confirmed.at(-1)?.level.code ?? null,
     dueOn: due?.on ?? null,
   });
-  return {
+  const outline: PersonOutline = {
     person,
     known,
     archived: person.archived,
@@ -221,21 +242,21 @@ function describe(
     toWatch,
     normsVersion: book.version,
     otherAttempts: attempts.filter((a) => !counted.has(a.clientKey)).reverse(),
-    levels,
     confirmed,
     levelWaiting,
     due,
   };
+  return { outline, levels };
 }
 
 /** A level waits for a yes while nobody confirmed one since the newest test, or while it differs from the last one. */
 function waiting(
-  levels: LevelsAnswer,
+  levels: () => LevelsAnswer,
   confirmed: readonly ConfirmedLevel[],
   latest: SittingView | undefined,
 ): Level | null {
-  const level = levels.levels[0];
-  if (!level || !latest) return null;
+  const level = latest && levels().levels[0];
+  if (!level) return null;
   const last = confirmed.findLast((c) => c.level.pattern === level.pattern);
   const since = last !== undefined && last.confirmedOn >= latest.attempt.sittingDate;
   return since && last.level.code === level.code ? null : level;
