@@ -161,3 +161,32 @@ test('10,000 rows of CSV come back scored, and the description of the interface 
   const description = (await (await fetch(`${hall.server.url}/api/v1/openapi.json`)).json()) as { openapi: string };
   expect(description.openapi).toBe('3.1.0');
 });
+
+test('a hall in inches writes and reads inches; what is kept and told to other programs is cm', async () => {
+  const id = await add('Inga Inch', '1949-01-10');
+  const { page, faults } = await watchedPage(hall.browser, hall.server.url);
+  await page.goto(`${hall.server.url}/library/cupboard`, { waitUntil: 'networkidle0' });
+  await page.select('form select', 'us');
+  await save(page);
+  await page.waitForFunction(() => location.pathname === '/library');
+  await page.goto(`${hall.server.url}/people/${id}/paper`, { waitUntil: 'networkidle0' });
+  const seat = await page.waitForSelector('::-p-xpath(//label[starts-with(normalize-space(.), "Seat, cm")]//input)');
+  await seat?.type('43');
+  const first = 'input[aria-label="Sit and reach: try 1, in"]';
+  await page.type(first, '40');
+  await page.select('select[aria-label="Sit and reach: side chosen"]', 'R');
+  await save(page);
+  await says(page, 'main', 'a number from -23.6 to 23.6 in');
+  await page.click(first, { count: 3 });
+  await page.keyboard.type('-2');
+  await says(page, 'table', '-2 in');
+  await save(page);
+  await page.waitForFunction(() => location.pathname.endsWith('/scores'));
+  await says(page, 'tbody', '-2 in');
+  const body = (await (await fetch(`${hall.server.url}/api/v1/people/${id}`)).json()) as {
+    results: { value: number }[];
+  };
+  expect(body.results.map((r) => r.value)).toEqual([-5.08]);
+  expect(faults).toEqual([]);
+  await page.close();
+});

@@ -30,6 +30,7 @@ const aside = new Set([
   'choose-person',
   'hall-levels',
   'score-one-leg',
+  'scores-all',
   'sheet',
 ]);
 mkdirSync(target, { recursive: true });
@@ -42,6 +43,7 @@ await withDemo(async ({ browser, url, idOf }) => {
   const ruben = await idOf('Ruben Sastry');
   const agnes = await idOf('Agnes Tverrå');
   const adelheid = await idOf('Adelheid Pomm');
+  const tomasz = await idOf('Tomasz Rekkedal');
   const shots = {
     today: () => visit('/'),
     people: () => visit('/people'),
@@ -78,6 +80,7 @@ await withDemo(async ({ browser, url, idOf }) => {
     person: () => visit(`/people/${odile}`),
     'not-today': () => visit(`/people/${adelheid}`),
     scores: () => visit(`/people/${odile}/scores`),
+    'scores-all': () => visit(`/people/${tomasz}/scores`),
     'score-trend': () => visit(`/people/${odile}/scores/chair-stand-30s`),
     report: () => visit(`/people/${odile}/report`),
     'report-clinician': () => visit(`/people/${odile}/report?for=clinician`),

@@ -60,9 +60,13 @@ export const aidWords: Readonly<Record<WalkingAid, string>> = { none: 'none', st
 export const standsWords = (trial: { counted: number; handsUsed: boolean }): string =>
   trial.handsUsed ? `${trial.counted} with hands` : String(trial.counted);
 
+/** A figure with no more digits than its measure has: a tape is read to a tenth, a watch to a hundredth at most. */
+export const told = (figure: number, unit: string): number =>
+  Number(figure.toFixed(unit === 'cm' || unit === 'in' ? 1 : 2));
+
 /** A result with its unit, a walk with its speed: `9 stands`, `7.4 s`, `4.6 s (0.87 m/s)`. */
 export function valueWords(protocol: Protocol, value: number): string {
-  const words = `${value} ${value === 1 && protocol.unit.endsWith('s') && protocol.unit !== 's' ? protocol.unit.slice(0, -1) : protocol.unit}`;
+  const words = `${told(value, protocol.unit)} ${value === 1 && protocol.unit.endsWith('s') && protocol.unit !== 's' ? protocol.unit.slice(0, -1) : protocol.unit}`;
   return protocol.speedOverM === undefined ? words : `${words} (${scoredValue(protocol, value).toFixed(2)} m/s)`;
 }
 

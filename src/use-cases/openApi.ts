@@ -56,7 +56,7 @@ export async function postPerson(db: Register, input: unknown, today: IsoDate): 
 
 /** One person as JSON: who, what is known today, results newest first, levels oldest first. */
 export async function describePerson(db: Register, id: PersonId, today: IsoDate): Promise<object | undefined> {
-  const view = await readPerson(db, id, today);
+  const view = await readPerson(db, id, today, 'metric');
   if (!view) return undefined;
   const { person, known, ageYears, archived, tests, confirmed, levelWaiting, due } = view;
   const { notedOn, ...intake } = known.intake;

@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto';
 import { movedSince, reportOf, type PageThen, type PrintedPage, type Report } from '../core/report';
+import { bookIn } from '../core/score/shownUnits';
 import type { IsoDate } from '../core/shapes/facts';
 import type { PersonId } from '../core/shapes/person';
 import type { ReportAsked } from '../core/shapes/printed';
@@ -67,6 +68,6 @@ export async function pagesMoved(db: Register, test: string): Promise<PageThen[]
 }
 
 async function withMoved(db: Register, pages: readonly PrintedPage[]): Promise<PageThen[]> {
-  const { protocols } = await readBook(db);
-  return pages.map((page) => ({ ...page, moved: movedSince(page.report, protocols) }));
+  const book = await readBook(db);
+  return pages.map((page) => ({ ...page, moved: movedSince(page.report, bookIn(page.report.units, book).protocols) }));
 }

@@ -13,9 +13,11 @@ import { retestDue } from '../core/retest/due';
 import { compositesOf } from '../core/score/composites';
 import type { NormBook } from '../core/score/normBook';
 import { scoreResult } from '../core/score/scoreResult';
+import { bookIn, resultIn } from '../core/score/shownUnits';
 import type { Facts, IsoDate, TestResult } from '../core/shapes/facts';
 import type { PersonRecord } from '../core/shapes/intake';
-import type { Person, PersonId, Place } from '../core/shapes/person';
+import type { Person, PersonId, Place, UnitSystem } from '../core/shapes/person';
+import type { Protocol } from '../core/shapes/protocol';
 import { testViewOf, type TestSat, type TestView } from '../core/testView';
 import { listAttempts } from '../database/attempts';
 import type { Register } from '../database/connection';
@@ -29,9 +31,15 @@ import { readPlace } from './places';
 /** The one test of the loop so far. */
 const loopTest = 'chair-stand-30s';
 
-export async function readPerson(db: Register, id: PersonId, today: IsoDate): Promise<PersonView | undefined> {
+/** @param units results are told in; those of the hall where left out */
+export async function readPerson(
+  db: Register,
+  id: PersonId,
+  today: IsoDate,
+  units?: UnitSystem,
+): Promise<PersonView | undefined> {
   const person = await findPerson(db, id);
-  return person && (await viewsOf(db, [person], today))[0];
+  return person && (await viewsOf(db, [person], today, units))[0];
 }
 
 /** Everybody who is not put aside, by name. For many people ask for the lines of the register instead. */
@@ -44,8 +52,13 @@ export async function readEverybody(db: Register, today: IsoDate): Promise<Perso
 }
 
 /** All that the screens show of some people, in a handful of queries and in the order given. */
-export async function viewsOf(db: Register, people: readonly KeptPerson[], today: IsoDate): Promise<PersonView[]> {
-  return (await describeAll(db, people, today)).map(({ outline, levels }) => ({ ...outline, levels: levels() }));
+export async function viewsOf(
+  db: Register,
+  people: readonly KeptPerson[],
+  today: IsoDate,
+  units?: UnitSystem,
+): Promise<PersonView[]> {
+  return (await describeAll(db, people, today, units)).map(({ outline, levels }) => ({ ...outline, levels: levels() }));
 }
 
 /** The same for lists of many: levels are worked out only of those who wait for a yes to one. */
@@ -57,10 +70,15 @@ export async function outlinesOf(
   return (await describeAll(db, people, today)).map(({ outline }) => outline);
 }
 
-async function describeAll(db: Register, people: readonly KeptPerson[], today: IsoDate): Promise<Described[]> {
+async function describeAll(
+  db: Register,
+  people: readonly KeptPerson[],
+  today: IsoDate,
+  units?: UnitSystem,
+): Promise<Described[]> {
   const ids = people.map((p) => p.id);
   const place = await readPlace(db);
-  const book = await readBook(db);
+  const book = bookIn(units ?? place.units, await readBook(db));
   const records = await recordsOf(db, ids);
   const attempts = groupBy(await listAttempts(db, ids), (a) => a.personId);
   const levels = groupBy(await listConfirmedLevels(db, ids), (l) => l.personId);
@@ -285,8 +303,8 @@ function toSitting(
   before: CountedAttempt | undefined,
 ): SittingView {
   const protocol = theProtocol(book, attempt);
-  const sat = satOf(person, attempt);
-  const older = before && satOf(person, before);
+  const sat = satOf(person, protocol, attempt);
+  const older = before && satOf(person, protocol, before);
   if (!sat) throw new RangeError(`readPeople: attempt ${attempt.clientKey} is no sitting, it has no result`);
   return {
     attempt,
@@ -306,14 +324,16 @@ function theProtocol({ protocols }: NormBook, { test }: AttemptView) {
 function testsOf(person: Person, { protocols }: NormBook, attempts: readonly AttemptView[]): TestView[] {
   const byTest = groupBy(attempts, (a) => a.test);
   return protocols.flatMap((protocol) => {
-    const sats = (byTest.get(protocol.id) ?? []).flatMap((attempt) => satOf(person, attempt) ?? []);
+    const sats = (byTest.get(protocol.id) ?? []).flatMap((attempt) => satOf(person, protocol, attempt) ?? []);
     return testViewOf(protocol, sats, person.normTable) ?? [];
   });
 }
 
-function satOf(person: Person, attempt: AttemptView): TestSat | null {
-  const result = toResult(attempt);
-  if (!result) return null;
+/** @param protocol in the units shown, which the result is told in too */
+function satOf(person: Person, protocol: Protocol, attempt: AttemptView): TestSat | null {
+  const kept = toResult(attempt);
+  if (!kept) return null;
+  const result = resultIn(protocol, kept);
   const { conditions, trial } = attempt;
   return {
     key: attempt.clientKey,

@@ -7,6 +7,7 @@ import { afterEach, beforeEach, describe, expect, test } from 'vitest';
 import { protocols } from '../catalogue/protocols';
 import { questionIds } from '../core/shapes/intake';
 import { openRegister, RegisterUnusable, type Register } from '../database/connection';
+import { newestVersion } from '../database/migrations';
 import { eventsOf, listAttempts } from '../database/attempts';
 import { listConfirmedLevels } from '../database/levels';
 import { loadDemo } from '../demo/load';
@@ -53,7 +54,7 @@ describe('the register file', () => {
     expect(await pragma('foreign_keys')).toEqual([{ foreign_keys: 1 }]);
     const raw = new SQLite(file);
     expect(raw.pragma('journal_mode', { simple: true })).toBe('wal');
-    expect(raw.pragma('user_version', { simple: true })).toBe(4);
+    expect(raw.pragma('user_version', { simple: true })).toBe(newestVersion);
     raw.close();
   });
   test('opened twice it is migrated once', async () => {

@@ -77,13 +77,7 @@ export function StackRail({ score, higherIsBetter, flags, reach, width, label, t
         <line x1={x(rank.limit)} x2={x(rank.limit)} y1={y - 8} y2={y + 8} stroke="var(--color-ink)" strokeWidth="3" />
       )}
       {score.cutoffs.map((c) => (
-        <path
-          key={c.id}
-          d={`M${x(c.limit)} ${y - 6}l6 6-6 6-6-6z`}
-          fill={c.past ? 'var(--color-watch)' : 'var(--color-floor)'}
-          stroke="var(--color-watch)"
-          strokeWidth="2"
-        />
+        <WatchPeg key={c.id} x={x(c.limit)} y={y} past={c.past} />
       ))}
       {!tiny && score.standard && (
         <circle
@@ -106,31 +100,52 @@ export function StackRail({ score, higherIsBetter, flags, reach, width, label, t
           strokeWidth="4"
         />
       )}
-      {[...flags]
-        .sort((a, b) => order.indexOf(a.kind) - order.indexOf(b.kind))
-        .map((flag) => (
-          <Flag
-            key={`${flag.kind}${flag.value}`}
-            flag={flag}
-            x={x(flag.value)}
-            y={y}
-            past={Math.abs(scale.at(flag.value)) > reachZ ? Math.sign(scale.at(flag.value)) : 0}
-            tiny={tiny}
-          />
-        ))}
+      {inOrder(flags).map((flag) => (
+        <StackFlagMark
+          key={`${flag.kind}${flag.value}`}
+          flag={flag}
+          x={x(flag.value)}
+          y={y}
+          past={Math.abs(scale.at(flag.value)) > reachZ ? Math.sign(scale.at(flag.value)) : 0}
+          tiny={tiny}
+        />
+      ))}
     </svg>
   );
 }
 
-/** The newest lies over what it covers. */
 const order: readonly StackFlag['kind'][] = ['earlier', 'other-side', 'latest'];
+/** The newest lies over what it covers. */
+export const inOrder = (flags: readonly StackFlag[]): StackFlag[] =>
+  [...flags].sort((a, b) => order.indexOf(a.kind) - order.indexOf(b.kind));
 const tones = {
   latest: 'var(--color-squat)',
   'other-side': 'var(--color-board)',
   earlier: 'var(--color-wood)',
 } as const;
 
-function Flag({ flag, x, y, past, tiny }: { flag: StackFlag; x: number; y: number; past: number; tiny: boolean }) {
+/** A watch line: a diamond, filled where the result is past it. */
+export function WatchPeg({ x, y, past }: { x: number; y: number; past: boolean }) {
+  return (
+    <path
+      d={`M${x} ${y - 6}l6 6-6 6-6-6z`}
+      fill={past ? 'var(--color-watch)' : 'var(--color-floor)'}
+      stroke="var(--color-watch)"
+      strokeWidth="2"
+    />
+  );
+}
+
+interface FlagProps {
+  readonly flag: StackFlag;
+  readonly x: number;
+  readonly y: number;
+  /** -1 or 1 where it stands past that end of the rule. */
+  readonly past?: number;
+  readonly tiny?: boolean;
+}
+
+export function StackFlagMark({ flag, x, y, past = 0, tiny = false }: FlagProps) {
   const tone = tones[flag.kind];
   const top = tiny ? 2 : 3;
   return (

@@ -1,6 +1,6 @@
 import Link from 'next/link';
 import { errorOf } from '../../core/score/error';
-import { coveringRow, rowFor } from '../../core/score/rank';
+import { coveringRow, rowFor, scaled } from '../../core/score/rank';
 import { scoredUnit, type Score } from '../../core/score/scoreResult';
 import type { NormSet, Sex } from '../../core/shapes/norms';
 import type { Protocol } from '../../core/shapes/protocol';
@@ -52,7 +52,11 @@ export function NormPage({ protocol, asked, score, normsVersion, today, editor }
                 {cited(norms.source)}; confidence {norms.source.confidence}. {norms.population}.
               </p>
               {norms.note && <p>{norms.note}</p>}
-              {norms.inTestUnit !== undefined && <p>Printed in inches, results in cm: one inch is 2.54 cm.</p>}
+              {norms.unit !== unit && (norms.inTestUnit ?? 1) !== 1 && (
+                <p>
+                  Printed in {norms.unit}, results in {protocol.unit}: one inch is 2.54 cm.
+                </p>
+              )}
               <p>Norm version {normsVersion}.</p>
             </div>
           )}
@@ -108,7 +112,7 @@ export function NormPage({ protocol, asked, score, normsVersion, today, editor }
                   `${c.label}${c.sex ? `, ${c.sex === 'female' ? 'women' : 'men'}` : ''}: ${
                     c.limit === 'p25'
                       ? 'under the 25th of the row'
-                      : `${cutoffWords({ ...c, limit: c.limit, past: false })} ${c.inTestUnit ? 'in' : unit}`
+                      : `${cutoffWords({ ...c, limit: scaled(c.limit, c.inTestUnit ?? 1), past: false })} ${unit}`
                   }, ${c.meaning}. ${cited(c.source)}; confidence ${c.source.confidence}.`,
               )}
             />

@@ -1,5 +1,6 @@
 import Link from 'next/link';
 import { protocols } from '../../catalogue/protocols';
+import { protocolIn } from '../../core/score/shownUnits';
 import { moreIsBetter, scoredValue } from '../../core/score/scoreResult';
 import { attentionOf, type TestView } from '../../core/testView';
 import type { PersonView } from '../../core/personView';
@@ -124,7 +125,7 @@ function Row({ view, shown }: { view: PersonView; shown: readonly Protocol[] }) 
       </td>
       {shown.map((protocol) => (
         <td key={protocol.id} className="pr-3">
-          <Cell protocol={protocol} test={view.tests.find((t) => t.test === protocol.id)} />
+          <Cell protocol={protocolIn(view.units, protocol)} test={view.tests.find((t) => t.test === protocol.id)} />
         </td>
       ))}
     </tr>

@@ -5,7 +5,7 @@ import type { Protocol } from '../../core/shapes/protocol';
 import type { TestSitting } from '../../core/testView';
 import type { SittingView } from '../../core/personView';
 import { NormRail, type Flag, type Peg } from '../drawing/normRail';
-import { monthYear, shortDay, signed } from '../words';
+import { monthYear, shortDay, signed, told } from '../words';
 
 /** A result as a mark on a rail. */
 export interface RailMark {
@@ -45,14 +45,14 @@ export function ScoreRail({ score, unit, on, earlier, least, small, width }: Pro
     return score.rank.kind === 'no-norm' ? <p className="py-4 text-lg">{score.notes[0]}</p> : null;
   const flags = [
     ...earlierFlags(earlier.filter((t) => !t.handsUsed)),
-    { value: score.scored, label: `${score.scored}${small ? '' : ` · ${shortDay(on)}`}`, latest: true },
+    { value: score.scored, label: `${told(score.scored, unit)}${small ? '' : ` · ${shortDay(on)}`}`, latest: true },
   ];
   return (
     <NormRail
       row={score.rank.row}
       unit={unit}
       flags={flags}
-      pegs={pegsOf(score)}
+      pegs={pegsOf(score, unit)}
       reach={score.error && errorReach(score.error)}
       least={least}
       small={small}
@@ -71,15 +71,15 @@ function earlierFlags(earlier: readonly RailMark[]): Flag[] {
 }
 
 /** One peg a line; lines that fall on the same value share one. */
-function pegsOf(score: Score): Peg[] {
+function pegsOf(score: Score, unit: string): Peg[] {
   const values = [...new Set(score.cutoffs.map((c) => c.limit))];
   const lines = values.map((value) => {
     const names = score.cutoffs.filter((c) => c.limit === value).map((c) => c.label);
-    return { value, label: `${names.join(' and ')} ${value}`, kind: 'watch' as const };
+    return { value, label: `${names.join(' and ')} ${told(value, unit)}`, kind: 'watch' as const };
   });
   const { standard } = score;
   return standard
-    ? [...lines, { value: standard.limit, label: `many keep ${standard.limit}`, kind: 'standard' }]
+    ? [...lines, { value: standard.limit, label: `many keep ${told(standard.limit, unit)}`, kind: 'standard' }]
     : lines;
 }
 
@@ -94,7 +94,7 @@ export function changeWords(change: Change): { readonly verdict: string; readonl
       return { verdict: change.words, size: '' };
     case 'no-error':
       return {
-        verdict: change.by === 0 ? 'the same' : `${signed(change.by)} ${change.unit}`,
+        verdict: change.by === 0 ? 'the same' : `${signed(told(change.by, change.unit))} ${change.unit}`,
         size: 'not judged: the error of this test is not known',
       };
     case 'at-top':
@@ -107,7 +107,7 @@ export function changeWords(change: Change): { readonly verdict: string; readonl
       };
       return {
         verdict: words[change.kind],
-        size: `${signed(change.by)}${change.unit === 'm/s' || change.unit === 's' ? ` ${change.unit}` : ''} · smallest real change ${change.mdc95.toFixed(change.mdc95 < 1 ? 2 : 1)}`,
+        size: `${signed(told(change.by, change.unit))}${change.unit === 'm/s' || change.unit === 's' ? ` ${change.unit}` : ''} · smallest real change ${change.mdc95.toFixed(change.mdc95 < 1 ? 2 : 1)}`,
       };
     }
   }

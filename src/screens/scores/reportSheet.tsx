@@ -1,11 +1,12 @@
 import { cautions } from '../../catalogue/cautions/cautions';
-import { protocolById } from '../../catalogue/protocols';
 import type { Report } from '../../core/report';
+import { lengthWords, massWords } from '../../core/math/units';
 import { scoredUnit } from '../../core/score/scoreResult';
 import type { TestSitting, TestView } from '../../core/testView';
 import type { Protocol } from '../../core/shapes/protocol';
+import { shownTest } from '../shownTest';
 import { Wide } from '../touch/wide';
-import { aidWords, dayWords, limiterLine, tableWords } from '../words';
+import { aidWords, dayWords, limiterLine, tableWords, told } from '../words';
 import { plainChange, plainStanding } from './plainWords';
 import { changeWords } from './rail';
 import { cited } from './says';
@@ -39,7 +40,7 @@ function ForPerson({ report }: { report: Report }) {
       {tests.length === 0 && <p className="mt-4">Nothing has been tested yet.</p>}
       <ul className="mt-3">
         {tests.map((test) => {
-          const protocol = protocolById(test.test);
+          const protocol = shownTest(test.test, report.units);
           const newest = test.series[0]?.sittings[0];
           if (!protocol || !newest) return null;
           const { rank } = newest.score;
@@ -64,6 +65,7 @@ function ForPerson({ report }: { report: Report }) {
 /** Raw values, how they were had, what they are held against, and the change against the error. */
 function ForClinician({ report }: { report: Report }) {
   const { person, ageYears, tests, composites } = report;
+  const us = report.units === 'us';
   const sources = new Map<string, number>();
   const mark = (cite: string): number => {
     const known = sources.get(cite) ?? sources.size + 1;
@@ -71,7 +73,7 @@ function ForClinician({ report }: { report: Report }) {
     return known;
   };
   const rows = tests.flatMap((test) => {
-    const protocol = protocolById(test.test);
+    const protocol = shownTest(test.test, report.units);
     return protocol
       ? test.series.flatMap((s) => (s.sittings[0] ? [rowOf(protocol, test, s.sittings[0], s.side, mark)] : []))
       : [];
@@ -85,8 +87,9 @@ function ForClinician({ report }: { report: Report }) {
       <h1 className="mt-2 text-xl font-extrabold">Functional fitness results: {person.name}</h1>
       <p>
         Born {dayWords(person.birthDate)}, {ageYears}, norm table {tableWords(person.normTable)}
-        {report.heightCm !== null && `, ${report.heightCm} cm`}
-        {report.massKg !== null && `, ${report.massKg} kg`}. Noted: {noted.join('; ') || 'nothing'}.
+        {report.heightCm !== null && `, ${lengthWords(report.heightCm, us ? 'in' : 'cm')}`}
+        {report.massKg !== null && `, ${massWords(report.massKg, us ? 'lb' : 'kg')}`}. Noted:{' '}
+        {noted.join('; ') || 'nothing'}.
       </p>
       <Wide label="Results">
         <table className="mt-2 w-full text-left">
@@ -138,7 +141,7 @@ function rowOf(
 ): { readonly key: string; readonly words: readonly string[] } {
   const { score, conditions, result } = sitting;
   const how = [
-    ...(result.trials ? [`of ${result.trials.join(', ')}`] : []),
+    ...(result.trials ? [`of ${result.trials.map((t) => told(t, protocol.unit)).join(', ')}`] : []),
     ...(conditions.seatHeightCm === undefined ? [] : [`seat ${conditions.seatHeightCm} cm`]),
     ...((conditions.aid ?? 'none') === 'none' ? [] : [`with ${aidWords[conditions.aid ?? 'none']}`]),
     ...(sitting.fromPaper ? ['from paper'] : []),

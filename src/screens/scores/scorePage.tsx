@@ -10,7 +10,7 @@ import type { TestSeries, TestSitting, TestView } from '../../core/testView';
 import { PersonHead, personHrefs } from '../people/personHead';
 import { ButtonLink } from '../touch/button';
 import { Wide } from '../touch/wide';
-import { aidWords, dayWords, rowWords, slowingWords } from '../words';
+import { aidWords, dayWords, rowWords, slowingWords, told } from '../words';
 import { changeWords, ScoreRail, sittingMark } from './rail';
 import { cited, Says } from './says';
 import { cutoffWords, resultWords, sideName, standingWords } from './testWords';
@@ -122,7 +122,7 @@ export function ScoreScreen({ view, protocol, test }: Props) {
 
 /** The printed table with this person’s row lit. */
 function tableHref({ person }: PersonView, protocol: Protocol, { ageYears, result }: TestSitting): string {
-  const value = result.value === null || result.handsUsed ? '' : `&value=${result.value}`;
+  const value = result.value === null || result.handsUsed ? '' : `&value=${told(result.value, protocol.unit)}`;
   return `/library/norms/${protocol.id}?age=${ageYears}&sex=${person.normTable ?? ''}${value}`;
 }
 
@@ -331,7 +331,7 @@ function Raw({ protocol, test }: { protocol: Protocol; test: TestView }) {
                 {(side ?? sitting.result.side) && `${sideName(side ?? sitting.result.side ?? null)} `}
                 {resultWords(protocol, sitting)}
               </td>
-              <td className="num pr-3">{triesWords(sitting)}</td>
+              <td className="num pr-3">{triesWords(protocol, sitting)}</td>
               <td className="num pr-3">{sitting.conditions.seatHeightCm ?? '–'}</td>
               <td className="pr-3">{aidWords[sitting.conditions.aid ?? 'none']}</td>
               <td className="pr-3">{sitting.conditions.shoes ?? '–'}</td>
@@ -351,8 +351,8 @@ function Raw({ protocol, test }: { protocol: Protocol; test: TestView }) {
   );
 }
 
-function triesWords({ result }: TestSitting): string {
+function triesWords(protocol: Protocol, { result }: TestSitting): string {
   const { trials, seconds } = result;
   if (seconds) return `${seconds.sideBySide} · ${seconds.semiTandem} · ${seconds.tandem} · ${seconds.oneLeg} s`;
-  return trials && trials.length > 0 ? trials.join(' · ') : '–';
+  return trials && trials.length > 0 ? trials.map((t) => told(t, protocol.unit)).join(' · ') : '–';
 }

@@ -1,17 +1,19 @@
 import Link from 'next/link';
 import { protocolById } from '../../catalogue/protocols';
 import { errorReach } from '../../core/score/error';
-import { moreIsBetter, scoredValue } from '../../core/score/scoreResult';
+import { moreIsBetter, scoredUnit, scoredValue } from '../../core/score/scoreResult';
 import { attentionOf, type TestSitting, type TestView } from '../../core/testView';
 import type { PersonView } from '../../core/personView';
 import type { PageThen } from '../../core/report';
 import type { Protocol } from '../../core/shapes/protocol';
+import { OwnRail } from '../drawing/ownRail';
 import { StackRail, stackX, type StackFlag } from '../drawing/stackRail';
 import { StateMark } from '../drawing/stateMark';
 import { PersonHead, personHrefs } from '../people/personHead';
 import { ButtonLink } from '../touch/button';
 import { Wide } from '../touch/wide';
-import { dayWords, shortDay } from '../words';
+import { shownTest } from '../shownTest';
+import { dayWords, shortDay, told } from '../words';
 import { CompositeLines } from './compositeLines';
 import { changeWords } from './rail';
 import { summaryWords } from './summary';
@@ -83,7 +85,7 @@ export function ScoreStack({ view, printed, today }: Props) {
               </thead>
               <tbody>
                 {tests.map((test) => (
-                  <TestRow key={test.test} personId={view.person.id} test={test} today={today} />
+                  <TestRow key={test.test} view={view} test={test} today={today} />
                 ))}
               </tbody>
             </table>
@@ -94,7 +96,8 @@ export function ScoreStack({ view, printed, today }: Props) {
             Thick: the middle half of the same sex and age. Box: mean and spread. Blue flag: the newest result, hollow
             the other side, pale the ones before. Blue bar: how far the result moves by itself (95 %). Diamonds are
             watch lines, filled where the result is past; discs what many keep. Dotted: no spread was published, so only
-            the side of the line counts. Norms {view.normsVersion}.
+            the side of the line counts; thin with marks: no norms, the steps of the test or the person’s own results.
+            Norms {view.normsVersion}.
             {judged > 1 && ` Of ${judged} tests compared, one unchanged test in twenty looks changed.`}
           </p>
         </>
@@ -128,31 +131,40 @@ function Percentiles() {
   );
 }
 
-function TestRow({ personId, test, today }: { personId: string; test: TestView; today: string }) {
-  const protocol = protocolById(test.test);
+function TestRow({ view, test, today }: { view: PersonView; test: TestView; today: string }) {
+  const protocol = shownTest(test.test, view.units);
   const lead = test.series[0];
   const newest = lead?.sittings[0];
   if (!protocol || !lead || !newest) return null;
   const { score } = newest;
   const attention = attentionOf(test);
+  const known = score.rank.kind !== 'no-norm' || score.cutoffs.length > 0;
   const others = test.series.slice(1);
+  const rail = {
+    higherIsBetter: moreIsBetter(protocol),
+    flags: flagsOf(protocol, test),
+    width: railWidth,
+    label: `${protocol.short}: ${resultWords(protocol, newest)}, ${standingWords(score)}`,
+  };
   const said = others.map((s) => s.sittings[0]).filter((s) => s !== undefined);
   return (
     <tr className="border-t border-rule align-middle">
       <th className="py-0.5 font-normal">
-        <Link href={`/people/${personId}/scores/${test.test}`} className="flex min-h-11 items-center gap-2.5">
-          <StateMark mark={attention > 0 ? 'watch' : score.rank.kind === 'no-norm' ? 'unknown' : 'ready'} silent />
+        <Link href={`/people/${view.person.id}/scores/${test.test}`} className="flex min-h-11 items-center gap-2.5">
+          <StateMark mark={attention > 0 ? 'watch' : known ? 'ready' : 'unknown'} silent />
           <span>
             <b className="underline decoration-rule underline-offset-4">{protocol.short}</b>{' '}
-            <span className="num font-bold">
+            <span className="num font-bold whitespace-nowrap">
               {sideLetter(lead.side)}
               {resultWords(protocol, newest)}
             </span>
             {said.map((s) => (
               <span key={s.key} className="num">
-                {' '}
-                · {sideLetter(s.result.side ?? null)}
-                {resultWords(protocol, s)}
+                {' · '}
+                <span className="whitespace-nowrap">
+                  {sideLetter(s.result.side ?? null)}
+                  {resultWords(protocol, s)}
+                </span>
               </span>
             ))}
             <span className="block text-sm text-ink-soft">
@@ -164,16 +176,18 @@ function TestRow({ personId, test, today }: { personId: string; test: TestView; 
         </Link>
       </th>
       <td className="hidden md:table-cell">
-        <StackRail
-          score={score}
-          higherIsBetter={moreIsBetter(protocol)}
-          flags={flagsOf(protocol, test)}
-          reach={score.error && errorReach(score.error)}
-          width={railWidth}
-          label={`${protocol.short}: ${resultWords(protocol, newest)}, ${standingWords(score)}`}
-        />
+        {score.rank.kind === 'no-norm' ? (
+          <OwnRail
+            {...rail}
+            cutoffs={score.cutoffs}
+            steps={protocol.capture.kind === 'staged' ? protocol.capture.stages : null}
+            tell={(figure) => String(told(figure, scoredUnit(protocol)))}
+          />
+        ) : (
+          <StackRail {...rail} score={score} reach={score.error && errorReach(score.error)} />
+        )}
       </td>
-      <td className="pl-4">{standingWords(score)}</td>
+      <td className="pr-3 pl-4">{standingWords(score)}</td>
       <td>
         {changeWords(newest.change).verdict}
         {test.sides?.flagged && <b className="block text-sm">sides far apart, twice running</b>}

@@ -19,7 +19,7 @@ export function resultWords(protocol: Protocol, { result }: Pick<TestSitting, 'r
 }
 
 /** Where a result stands, in a few words. */
-export function standingWords({ rank, scored }: Score): string {
+export function standingWords({ rank, scored, cutoffs }: Score): string {
   switch (rank.kind) {
     case 'ranked':
       return percentileWords(rank.percentile);
@@ -28,7 +28,8 @@ export function standingWords({ rank, scored }: Score): string {
     case 'mean':
       return `${(scored ?? 0) < rank.row.mean ? 'under' : 'at or over'} the mean of ${rank.row.mean}`;
     case 'no-norm':
-      return notRanked[rank.why];
+      if (rank.why !== 'no-set' || cutoffs.length === 0) return notRanked[rank.why];
+      return cutoffs.some((c) => c.past) ? 'past the watch line' : 'not past the watch line';
   }
 }
 
@@ -53,7 +54,7 @@ const sense: Readonly<Record<CutoffAnswer['pastIf'], string>> = {
 };
 
 /** `under 10`, `from 8.5` */
-export const cutoffWords = ({ pastIf, limit }: CutoffAnswer): string => `${sense[pastIf]} ${limit}`;
+export const cutoffWords = ({ pastIf, limit }: CutoffAnswer): string => `${sense[pastIf]} ${Number(limit.toFixed(2))}`;
 
 export const sideLetter = (side: Side | null): string => (side === null ? '' : `${side} `);
 

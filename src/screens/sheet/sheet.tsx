@@ -2,8 +2,9 @@
 import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
 import { readMeasuredTrial } from '../../core/measure/measuredTrial';
+import { keptFrom } from '../../core/score/shownUnits';
 import type { Protocol } from '../../core/shapes/protocol';
-import { sheetForm } from '../../schemas/sheet';
+import { sheetForm, type SheetLine } from '../../schemas/sheet';
 import { parse, type FieldError } from '../../schemas/parse';
 import { newClientKey } from '../test/attemptStore';
 import { Button, ButtonLink } from '../touch/button';
@@ -62,7 +63,9 @@ export function Sheet({ today, rows, seatHeightCm, then, back, save }: Props) {
     }
     const checked = parse(sheetForm(protocols, today), form);
     const answer =
-      checked.kind === 'bad' ? { kind: 'rejected', errors: checked.errors } : await save(form).catch(() => null);
+      checked.kind === 'bad'
+        ? { kind: 'rejected', errors: checked.errors }
+        : await save({ ...form, lines: kept(checked.value.lines, protocols) }).catch(() => null);
     if (answer?.kind === 'saved') {
       router.push(then);
       return false;
@@ -177,6 +180,14 @@ export function Sheet({ today, rows, seatHeightCm, then, back, save }: Props) {
       </div>
     </form>
   );
+}
+
+/** Lines as they are kept, what was written in inches in cm; they were checked as written, to be told of in those. */
+function kept(lines: readonly SheetLine[], protocols: readonly Protocol[]): SheetLine[] {
+  return lines.map((line) => {
+    const shown = protocols.find((p) => p.id === line.test);
+    return shown ? { ...line, tries: line.tries.map((t) => keptFrom(shown, t)) } : line;
+  });
 }
 
 /** Faults by where they are shown: the line of the sheet, or the field of its head. */

@@ -1,11 +1,13 @@
 import { notFound } from 'next/navigation';
 import { protocolById } from '../../../../../catalogue/protocols';
+import { protocolIn } from '../../../../../core/score/shownUnits';
 import { normUnits } from '../../../../../core/score/normBook';
 import { theRegister } from '../../../../../database/theRegister';
 import { printNorms } from '../../../../../formats/normsCsv';
 import { NormPage } from '../../../../../screens/library/normPage';
 import { calculate } from '../../../../../use-cases/calculate';
 import { normChanges, readBook } from '../../../../../use-cases/norms';
+import { readPlace } from '../../../../../use-cases/places';
 import { pagesMoved } from '../../../../../use-cases/printedPages';
 import { today } from '../../../../../use-cases/today';
 import { saveNorms } from '../../actions';
@@ -26,10 +28,11 @@ export default async function NormsPage({ params, searchParams }: Params) {
   const protocol = book.protocols.find((p) => p.id === test);
   if (!protocol) notFound();
   const { norms } = protocol;
+  const shown = protocolIn((await readPlace(db)).units, protocol);
   return (
     <NormPage
-      protocol={protocol}
-      {...calculate(protocol, await searchParams, today())}
+      protocol={shown}
+      {...calculate(shown, await searchParams, today())}
       normsVersion={book.version}
       today={today()}
       editor={{

@@ -1,5 +1,6 @@
 import { notFound } from 'next/navigation';
 import { protocolById } from '../../../../../../catalogue/protocols';
+import { shownTest } from '../../../../../../screens/shownTest';
 import { ScoreScreen } from '../../../../../../screens/scores/scorePage';
 import { thePerson } from '../../person';
 
@@ -15,7 +16,7 @@ export async function generateMetadata(context: Params) {
 export default async function ScorePage(context: Params) {
   const { test } = await context.params;
   const view = await thePerson(context);
-  const protocol = protocolById(test);
+  const protocol = shownTest(test, view.units);
   const found = view.tests.find((t) => t.test === test);
   if (!protocol || !found) notFound();
   return <ScoreScreen view={view} protocol={protocol} test={found} />;
