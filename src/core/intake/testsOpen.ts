@@ -27,7 +27,11 @@ export function testsOpen(
 }
 
 /** The limiters that close a test to this person, each once; one not asked about yet counts as there. */
-export function heldByLimiters(known: Known, protocol: Protocol, rows: readonly LimiterRow[]): string[] {
+export function heldByLimiters(
+  known: Pick<Known, 'limiters'>,
+  protocol: Protocol,
+  rows: readonly LimiterRow[],
+): string[] {
   const closing = limitersInForce(rows, known.limiters)
     .filter(({ row }) => row.closesTests.includes(protocol.id))
     .map(({ row, limiter }) => (limiter.unasked ? `${row.title}: not asked yet` : row.title));

@@ -1,0 +1,102 @@
+import { describe, expect, test } from 'vitest';
+import { protocolById } from '../../catalogue/protocols';
+import type { TestResult } from '../../core/shapes/facts';
+import { testViewOf, type TestSat, type TestView } from '../../core/testView';
+import { plainChange, plainStanding } from './plainWords';
+import { summaryWords } from './summary';
+import { resultWords, standingWords } from './testWords';
+
+const named = (id: string) => {
+  const found = protocolById(id);
+  if (!found) throw new Error(`no test ${id}`);
+  return found;
+};
+/** A woman of 77, tested each December and March. */
+function view(id: string, ...results: (Partial<TestResult> | number)[]): TestView {
+  const sats = results.map((result, i): TestSat => {
+    const on = ['2025-12-01', '2026-03-02'][i + 2 - results.length] ?? '';
+    const more = typeof result === 'number' ? { value: result } : result;
+    return {
+      ...{ key: `${id}-${i}`, on, ageYears: 77, protocolVersion: 1, conditions: {}, fromPaper: true, who: null },
+      result: { test: id, testedOn: on, outcome: 'done', value: null, ...more },
+    };
+  });
+  const found = testViewOf(named(id), sats, 'female');
+  if (!found) throw new Error('nothing taken down');
+  return found;
+}
+const newest = (test: TestView) => {
+  const found = test.series[0]?.sittings[0];
+  if (!found) throw new Error('no sitting');
+  return found;
+};
+const standing = (test: TestView) => plainStanding(named(test.test), test);
+const change = (test: TestView) => plainChange(newest(test), test.series[0]?.sittings[1]?.on);
+
+describe('words for the person', () => {
+  test.each([
+    [9, 'Next to work on. Many keep 13 stands when they manage on their own.'],
+    [12, 'Like most people my age. Many keep 13 stands when they manage on their own.'],
+    [13, 'Like most people my age. That is what many keep when they manage on their own.'],
+    [16, 'More than most people my age. That is what many keep when they manage on their own.'],
+  ])('%d stands', (value, words) => expect(standing(view('chair-stand-30s', value))).toBe(words));
+  test('a time is needed or less, never kept', () => {
+    expect(standing(view('up-and-go-8ft', 8.3))).toContain('Many need 6 s or less');
+  });
+  test('where only a limit is known, not slower is as quick as most', () => {
+    expect([standing(view('up-and-go-3m', 9)), standing(view('up-and-go-3m', 10.5))]).toEqual([
+      'As quick as most people my age.',
+      'Next to work on.',
+    ]);
+    expect(standing(view('heel-rise', 12))).toBe('');
+  });
+  test('a change inside the error is about the same; a loss is looked at together', () => {
+    expect(change(view('chair-stand-30s', 9, 12))).toBe('About the same since Dec 2025.');
+    expect(change(view('chair-stand-30s', 9, 13))).toBe('Clearly better since Dec 2025.');
+    expect(change(view('chair-stand-30s', 13, 9))).toBe('Less than before since Dec 2025; we look at it together.');
+    expect(change(view('chair-stand-30s', 9))).toBe('My first time.');
+  });
+  test('hands, the top of a test and an unknown error', () => {
+    expect(change(view('chair-stand-30s', { value: 6, handsUsed: true }, 4))).toBe('Now without hands.');
+    expect(change(view('four-stage', 3, 4))).toBe('The most this test can show.');
+    expect([change(view('heel-rise', 12, 12)), change(view('heel-rise', 12, 15))]).toEqual([
+      'The same since Dec 2025.',
+      '',
+    ]);
+  });
+});
+
+describe('one line of all tests', () => {
+  test('at most three to work on, and three that are strong', () => {
+    const low = ['chair-stand-30s', 'step-2min', 'arm-curl'].map((id) => view(id, 5));
+    const words = summaryWords([...low, view('up-and-go-8ft', 9.5)]);
+    expect(words).toBe('Next to work on: chair stands, two-minute step and arm curl.');
+    expect(summaryWords([view('chair-stand-30s', 17)])).toBe(
+      'Nothing is past a watch line or below the middle half. Above the middle half: chair stands.',
+    );
+  });
+});
+
+describe('a result as it is said', () => {
+  test.each([
+    ['chair-stand-30s', { value: 12, handsUsed: true }, '12 with hands'],
+    ['chair-stand-30s', { value: 1 }, '1 stand'],
+    ['gait-4m', { value: 4.6 }, '4.6 s (0.87 m/s)'],
+    ['floor-transfer', { value: null, help: 'person' as const }, 'with a person’s help'],
+    ['floor-transfer', { value: 22, help: 'furniture' as const }, '22 s, holding on to furniture'],
+    ['floor-transfer', { outcome: 'not-tried' as const }, 'not tried'],
+    ['sit-reach', { value: -5.08, side: 'R' as const }, '-5.1 cm'],
+  ])('%s %j', (id, result, words) => {
+    expect(resultWords(named(id), newest(view(id, result)))).toBe(words);
+  });
+  test.each([
+    ['chair-stand-30s', 9, 'about 17 in 100'],
+    ['five-stands', 12.7, 'slower than average'],
+    ['one-leg', { value: 9, side: 'L' as const }, 'under the mean of 16.7'],
+    ['four-stage', 2, 'past the watch line'],
+    ['four-stage', 3, 'not past the watch line'],
+    ['heel-rise', 12, 'no norms'],
+  ])('%s %j stands somewhere', (id, result, words) => {
+    expect(standingWords(newest(view(id, result)).score)).toBe(words);
+  });
+});
