@@ -1,9 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { protocolById } from '../../catalogue/protocols';
+import { protocolById, protocols } from '../../catalogue/protocols';
 import { batteryRule } from '../../catalogue/rules/battery';
+import { compositeRules } from '../../catalogue/rules/composites';
 import type { FourStageSeconds, TestResult } from '../shapes/facts';
 import { scoreBattery } from './battery';
+import { compositesOf } from './composites';
 import { sideDifference, sidesFlagged, type SideDifference } from './sides';
 
 const all: FourStageSeconds = { sideBySide: 10, semiTandem: 10, tandem: 10, oneLeg: 10 };
@@ -101,5 +103,44 @@ describe('left and right', () => {
       sidesFlagged(large('L'), null),
       sidesFlagged(large('L'), { ...large('L'), large: false }),
     ]).toEqual([true, false, false, false]);
+  });
+});
+
+describe('several results together', () => {
+  const body = { ageYears: 77, sex: 'female' as const, heightCm: 160, massKg: 64 };
+  const of = (...results: TestResult[]) => compositesOf(compositeRules, protocols, results, () => body);
+  const on = (testedOn: string, test: string, value: number, more: Partial<TestResult> = {}) =>
+    timed(test, value, { testedOn, seatHeightCm: 43, ...more });
+  test('parts of the battery up to 14 days apart are one battery, of the last day; 15 days are not', () => {
+    const parts = (day: string) =>
+      of(
+        on('2026-03-02', 'four-stage', 4, { seconds: all }),
+        on(day, 'gait-4m', 4),
+        on('2026-03-02', 'five-stands', 11),
+      ).battery;
+    expect(parts('2026-02-16')).toMatchObject({ total: 12, on: '2026-03-02' });
+    expect(parts('2026-02-15')).toBeNull();
+  });
+  test('power comes from the five stands where they are as new as the counted ones, not from those of a year ago', () => {
+    const counted = on('2026-03-02', 'chair-stand-30s', 10);
+    const from = (day: string) => of(counted, on(day, 'five-stands', 12)).power?.test;
+    expect([from('2026-03-02'), from('2026-02-20'), from('2025-03-02')]).toEqual([
+      'five-stands',
+      'five-stands',
+      'chair-stand-30s',
+    ]);
+  });
+  test('ten stands in 30 s are five in 15 s: the same power either way', () => {
+    const counted = of(on('2026-03-02', 'chair-stand-30s', 10)).power?.watts;
+    expect(of(on('2026-03-02', 'five-stands', 15)).power?.watts).toBeCloseTo(counted ?? NaN, 9);
+  });
+  test('hands, no seat height or no body: no power', () => {
+    expect(of(on('2026-03-02', 'chair-stand-30s', 10, { handsUsed: true })).power).toBeNull();
+    expect(of(on('2026-03-02', 'chair-stand-30s', 10, { seatHeightCm: null })).power).toBeNull();
+    const unknown = compositesOf(compositeRules, protocols, [on('2026-03-02', 'chair-stand-30s', 10)], () => ({
+      ...body,
+      massKg: null,
+    }));
+    expect(unknown.power).toBeNull();
   });
 });

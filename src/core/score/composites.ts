@@ -10,7 +10,7 @@ export interface Composites {
   readonly power: (RisePower & { readonly on: IsoDate; readonly test: string }) | null;
 }
 
-/** Parts of one battery lie no further apart than this (common practice, no published source). */
+/** Results that are told together lie no further apart than this (common practice, no published source). */
 const apartDays = 14;
 
 /**
@@ -37,7 +37,7 @@ function batteryOf(rule: BatteryRule, results: readonly TestResult[]): Composite
   return { ...battery, on: last };
 }
 
-/** From the five stands first, then from the counted ones; a count with hands tells nothing of rising. */
+/** Of the newest days the five stands first, then the counted ones; a count with hands tells nothing of rising. */
 function powerOf(
   rule: RisePowerRule,
   protocols: readonly Protocol[],
@@ -55,7 +55,12 @@ function powerOf(
     const power = risePower(input, rule);
     return power ? [{ ...power, on: testedOn, test, timed: rises.kind === 'seconds-for' }] : [];
   });
-  const chosen = powers.find((p) => p.timed) ?? powers[0];
+  const newest = powers
+    .map((p) => p.on)
+    .sort()
+    .at(-1);
+  const recent = powers.filter((p) => newest !== undefined && daysBetween(p.on, newest) <= apartDays);
+  const chosen = recent.find((p) => p.timed) ?? recent[0];
   if (!chosen) return null;
   const { timed, ...power } = chosen;
   return power;
