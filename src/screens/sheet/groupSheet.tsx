@@ -1,4 +1,3 @@
-import Link from 'next/link';
 import { protocols } from '../../catalogue/protocols';
 import type { Protocol } from '../../core/shapes/protocol';
 import { ButtonLink } from '../touch/button';
@@ -20,19 +19,6 @@ export function GroupSheet({ groupId, groupName, people, protocol, today, save }
   return (
     <div className="pt-4">
       <h1 className="text-2xl font-extrabold">From paper: {groupName}</h1>
-      <nav aria-label="Test of the sheet" className="mt-2 flex flex-wrap gap-x-1 border-b-2 border-ink">
-        {protocols.map((p) => (
-          <Link
-            key={p.id}
-            href={to(p.id)}
-            prefetch={false}
-            aria-current={p.id === protocol.id ? 'page' : undefined}
-            className={`flex min-h-11 items-center rounded-t-md px-3 ${p.id === protocol.id ? 'bg-ink font-bold text-board' : 'text-squat underline underline-offset-4'}`}
-          >
-            {p.short}
-          </Link>
-        ))}
-      </nav>
       {people.length === 0 ? (
         <div className="py-6 text-lg">
           <p>Nobody is in this group yet. Choose people in the register and let them join it, or seat them today.</p>
@@ -44,6 +30,7 @@ export function GroupSheet({ groupId, groupName, people, protocol, today, save }
         <Sheet
           // Another test is another sheet: nothing written on one may slip into the next.
           key={protocol.id}
+          tests={protocols.map((p) => ({ id: p.id, name: p.short, href: to(p.id) }))}
           today={today}
           rows={rowsOf(people, [protocol])}
           seatHeightCm={null}

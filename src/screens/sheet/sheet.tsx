@@ -12,11 +12,14 @@ import { useOneAtATime } from '../touch/useOneAtATime';
 import { Wide } from '../touch/wide';
 import { valueWords } from '../words';
 import { SheetLineRow } from './sheetLine';
-import { blank, isWritten, toLine, type SheetRow, type Written } from './sheetRows';
+import { TestChooser, type SheetOfTest } from './testChooser';
+import { blank, cellNames, isWritten, toLine, type SheetRow, type Written } from './sheetRows';
 
 interface Props {
   readonly today: string;
   readonly rows: readonly SheetRow[];
+  /** Other sheets there are, where this one is of a single test. */
+  readonly tests?: readonly SheetOfTest[];
   readonly seatHeightCm: number | null;
   /** Where to go when it is saved, and when it is left. */
   readonly then: string;
@@ -27,7 +30,7 @@ interface Props {
 const field = 'num mt-1 block h-12 rounded-md border-2 border-ink bg-board px-3 aria-invalid:border-stop';
 
 /** Results from paper, typed down the sheet: Enter and the arrows go from line to line, an empty line is left out. */
-export function Sheet({ today, rows, seatHeightCm, then, back, save }: Props) {
+export function Sheet({ today, rows, tests, seatHeightCm, then, back, save }: Props) {
   const router = useRouter();
   const [head, setHead] = useState({
     testedOn: today,
@@ -41,6 +44,8 @@ export function Sheet({ today, rows, seatHeightCm, then, back, save }: Props) {
   const [said, setSaid] = useState('');
   const table = useRef<HTMLTableElement>(null);
   const protocols = [...new Map(rows.map((r) => [r.protocol.id, r.protocol])).values()];
+  /** Down a sheet of one test its cells stand in columns, named once. */
+  const oneTest = protocols.length === 1 ? (protocols[0] ?? null) : null;
   const seated = protocols.some((p) => p.seatCm !== undefined);
   const filled = rows.map((_, i) => i).filter((i) => isWritten(written[i] ?? blank));
 
@@ -113,6 +118,7 @@ export function Sheet({ today, rows, seatHeightCm, then, back, save }: Props) {
       }}
     >
       <div className="mt-3 flex flex-wrap items-start gap-x-6 gap-y-2">
+        {tests && oneTest && <TestChooser tests={tests} chosen={oneTest.id} written={filled.length > 0} />}
         {text('testedOn', 'Day it was done', 'w-44', '/testedOn', 'date')}
         {text('who', 'Taken down by', 'w-52', '/who')}
         {seated && text('seat', 'Seat, cm', 'w-24', '/seatHeightCm')}
@@ -144,8 +150,14 @@ export function Sheet({ today, rows, seatHeightCm, then, back, save }: Props) {
         >
           <thead className="text-sm text-ink-soft">
             <tr>
-              <th className="py-1 font-semibold">{protocols.length === 1 ? 'Who' : 'Test'}</th>
-              <th className="font-semibold">Written down</th>
+              <th className="py-1 font-semibold">{oneTest ? 'Who' : 'Test'}</th>
+              {oneTest &&
+                cellNames(oneTest).map((name) => (
+                  <th key={name} className="pr-3 font-semibold">
+                    {name}
+                  </th>
+                ))}
+              <th className="font-semibold">{oneTest ? <span className="sr-only">More</span> : 'Written down'}</th>
               <th className="font-semibold">Outcome</th>
               <th className="font-semibold">Aid</th>
               <th className="font-semibold">Counts as</th>
@@ -156,6 +168,7 @@ export function Sheet({ today, rows, seatHeightCm, then, back, save }: Props) {
               <SheetLineRow
                 key={keys[i]}
                 row={row}
+                inColumns={oneTest !== null}
                 written={written[i] ?? blank}
                 fault={faults.get(String(i))}
                 counts={countsAs(row.protocol, written[i] ?? blank)}

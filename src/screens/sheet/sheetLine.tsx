@@ -3,6 +3,8 @@ import { cellNames, type SheetRow, type Written } from './sheetRows';
 
 interface Props {
   readonly row: SheetRow;
+  /** Each cell in a column of its own, whose name stands at its head. */
+  readonly inColumns: boolean;
   readonly written: Written;
   readonly fault: string | undefined;
   readonly counts: string;
@@ -15,32 +17,46 @@ const outcomeWords = { done: 'done', unable: 'unable', stopped: 'stopped', 'not-
 const helpWords = { none: 'no help', furniture: 'held on to furniture', person: 'helped by a person' } as const;
 
 /** One line of the sheet; what belongs to its test only is asked on it only. */
-export function SheetLineRow({ row, written, fault, counts, change }: Props) {
+export function SheetLineRow({ row, inColumns, written, fault, counts, change }: Props) {
   const { protocol, label } = row;
   const put = (column: number, text: string) => {
     const cells = cellNames(protocol).map((_, i) => (i === column ? text : (written.cells[i] ?? '')));
     change({ cells });
   };
+  const end = `py-1 pr-3 ${inColumns ? '' : 'align-bottom'}`;
+  const cells = cellNames(protocol).map((name, column) => ({
+    name,
+    input: (
+      <input
+        data-column={column}
+        aria-label={`${label}: ${name}`}
+        aria-invalid={fault !== undefined}
+        inputMode="decimal"
+        autoComplete="off"
+        value={written.cells[column] ?? ''}
+        onChange={(event) => put(column, event.target.value)}
+        className={`${cell} block text-base text-ink`}
+      />
+    ),
+  }));
   return (
-    <tr className="border-t border-rule align-top">
+    <tr className={`border-t border-rule ${inColumns ? 'align-middle' : 'align-top'}`}>
       <th className="py-2 pr-3 font-semibold">{label}</th>
+      {inColumns &&
+        cells.map(({ name, input }) => (
+          <td key={name} className="py-1 pr-3">
+            {input}
+          </td>
+        ))}
       <td className="py-1 pr-3">
-        <div className="flex flex-wrap items-end gap-2">
-          {cellNames(protocol).map((name, column) => (
-            <label key={name} className="text-sm text-ink-soft">
-              {name}
-              <input
-                data-column={column}
-                aria-label={`${label}: ${name}`}
-                aria-invalid={fault !== undefined}
-                inputMode="decimal"
-                autoComplete="off"
-                value={written.cells[column] ?? ''}
-                onChange={(event) => put(column, event.target.value)}
-                className={`${cell} block text-base text-ink`}
-              />
-            </label>
-          ))}
+        <div className={`flex flex-wrap gap-2 ${inColumns ? 'items-center' : 'items-end'}`}>
+          {!inColumns &&
+            cells.map(({ name, input }) => (
+              <label key={name} className="text-sm text-ink-soft">
+                {name}
+                {input}
+              </label>
+            ))}
           {protocol.handsMakeZero && (
             <label className="flex min-h-11 items-center gap-2">
               <input
@@ -53,7 +69,7 @@ export function SheetLineRow({ row, written, fault, counts, change }: Props) {
             </label>
           )}
           {protocol.handsMakeZero && written.handsUsed && (
-            <label className="text-sm text-ink-soft">
+            <label className={`text-sm text-ink-soft ${inColumns ? 'flex items-center gap-2' : ''}`}>
               clean before
               <input
                 inputMode="numeric"
@@ -95,7 +111,7 @@ export function SheetLineRow({ row, written, fault, counts, change }: Props) {
         </div>
         {fault !== undefined && <p className="text-sm font-semibold text-stop">{fault}</p>}
       </td>
-      <td className="py-1 pr-3 align-bottom">
+      <td className={end}>
         <select
           aria-label={`${label}: outcome`}
           value={written.outcome}
@@ -109,7 +125,7 @@ export function SheetLineRow({ row, written, fault, counts, change }: Props) {
           ))}
         </select>
       </td>
-      <td className="py-1 pr-3 align-bottom">
+      <td className={end}>
         <select
           aria-label={`${label}: aid`}
           value={written.aid}
@@ -123,7 +139,7 @@ export function SheetLineRow({ row, written, fault, counts, change }: Props) {
           ))}
         </select>
       </td>
-      <td className="num py-3 align-bottom font-bold">{counts}</td>
+      <td className={`${end} num font-bold`}>{counts}</td>
     </tr>
   );
 }
