@@ -3,7 +3,7 @@ import type { AttemptView } from '../core/personView';
 import type { AttemptEvent, Conditions } from '../core/shapes/attempt';
 import type { Side } from '../core/shapes/facts';
 import type { PersonId } from '../core/shapes/person';
-import type { Register } from './connection';
+import { inOne, type Register } from './connection';
 import type { Schema } from './schema';
 
 export type ClientKey = string;
@@ -31,7 +31,7 @@ export async function storeAttempt(
   derive: Derive,
   at: Date,
 ): Promise<StoreAnswer> {
-  return db.transaction().execute(async (trx) => {
+  return inOne(db, async (trx) => {
     const key = head.clientKey;
     const known = await trx.selectFrom('attempt').selectAll().where('client_key', '=', key).executeTakeFirst();
     // A moved attempt has another person than the one it is still sent with.

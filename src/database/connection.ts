@@ -73,6 +73,11 @@ function connect(file: string): SQLite.Database {
   }
 }
 
+/** Does all of something or nothing; inside another such deed it is part of that. */
+export async function inOne<T>(db: Register, deed: (trx: Register) => Promise<T>): Promise<T> {
+  return db.isTransaction ? deed(db) : db.transaction().execute(deed);
+}
+
 /** Changes with anything written, by this connection or another: what was worked out before may no longer hold. */
 export async function changeCount(db: Register): Promise<string> {
   const { rows } = await sql<{ own: number }>`SELECT total_changes() AS own`.execute(db);

@@ -113,6 +113,16 @@ describe('a sheet from paper', () => {
     expect(await stored()).toBe(before);
     expect((await enterSheet(db, sheet([{ ...one, tries: [13] }]), today)).kind).toBe('rejected');
   });
+  test('a line that was saved before with another result keeps the whole sheet back, also the lines before it', async () => {
+    const id = await somebody('Dina Dray');
+    const one = line(id, 'arm-curl', [12]);
+    await enterSheet(db, sheet([one]), today);
+    const before = await stored();
+    const answer = await enterSheet(db, sheet([line(id, 'step-2min', [70]), { ...one, tries: [13] }]), today);
+    expect(answer.kind === 'rejected' && answer.errors.map((e) => e.path)).toEqual(['/lines/1/tries']);
+    expect(await stored()).toBe(before);
+    expect((await readPerson(db, id, today))?.tests.map((t) => t.test)).toEqual(['arm-curl']);
+  });
   test('unable and not tried are results without a number, and a number beside them is refused', async () => {
     const id = await somebody('Edda Eskil');
     await enterSheet(

@@ -2,18 +2,18 @@ import { protocols } from '../catalogue/protocols';
 import type { AttemptEvent } from '../core/shapes/attempt';
 import type { IsoDate } from '../core/shapes/facts';
 import type { Protocol } from '../core/shapes/protocol';
-import type { Register } from '../database/connection';
+import { inOne, type Register } from '../database/connection';
 import { findPerson } from '../database/people';
 import { parse, type FieldError } from '../schemas/parse';
 import { sheetForm, type SheetForm, type SheetLine } from '../schemas/sheet';
-import { saveAttempt } from './saveAttempt';
+import { saveAttempt, type SaveAttempt } from './saveAttempt';
 
 export type EnterSheet =
   | { readonly kind: 'saved'; readonly results: number }
   | { readonly kind: 'rejected'; readonly errors: readonly FieldError[] };
 
 /**
- * Takes a sheet of results written on paper. Every line is looked at before the first is kept: a sheet with a fault
+ * Takes a sheet of results written on paper, all of it or nothing: a sheet with a fault in one line
  * keeps nothing. Sent again, lines that are there already are left alone.
  */
 export async function enterSheet(db: Register, input: unknown, today: IsoDate): Promise<EnterSheet> {
@@ -27,14 +27,34 @@ export async function enterSheet(db: Register, input: unknown, today: IsoDate): 
     if (!person) return rejected(`/lines/${i}/tries`, 'Nobody in the register has this name any more.');
     if (sheet.testedOn < person.birthDate) return rejected('/testedOn', `This is before ${person.name} was born.`);
   }
-  for (const [i, line] of lines.entries()) {
-    const saved = await saveAttempt(db, line.key, attemptOf(sheet, line), today);
-    if (saved.kind === 'rejected')
-      return { kind: 'rejected', errors: saved.errors.map((e) => ({ ...e, path: `/lines/${i}/tries` })) };
-    if (saved.kind === 'other-attempt' || saved.kind === 'conflict')
-      return rejected(`/lines/${i}/tries`, 'Saved before with another result; open a new sheet to change it.');
+  try {
+    await inOne(db, async (all) => {
+      for (const [i, line] of lines.entries()) {
+        const refusal = refusalOf(await saveAttempt(all, line.key, attemptOf(sheet, line), today));
+        if (refusal.length > 0) throw new Refused(refusal.map((message) => ({ path: `/lines/${i}/tries`, message })));
+      }
+    });
+  } catch (error) {
+    if (error instanceof Refused) return { kind: 'rejected', errors: error.faults };
+    throw error;
   }
   return { kind: 'saved', results: lines.length };
+}
+
+/** Takes back what was kept of the sheet so far. */
+class Refused extends Error {
+  readonly faults: readonly FieldError[];
+  constructor(faults: readonly FieldError[]) {
+    super('a line of the sheet was refused');
+    this.faults = faults;
+  }
+}
+
+function refusalOf(saved: SaveAttempt): readonly string[] {
+  if (saved.kind === 'rejected') return saved.errors.map((e) => e.message);
+  return saved.kind === 'other-attempt' || saved.kind === 'conflict'
+    ? ['Saved before with another result; open a new sheet to change it.']
+    : [];
 }
 
 const rejected = (path: string, message: string): EnterSheet => ({ kind: 'rejected', errors: [{ path, message }] });
