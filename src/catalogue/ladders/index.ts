@@ -1,5 +1,7 @@
 import type { Ladder } from '../../core/shapes/ladder';
+import { bridge } from './bridge/ladder';
+import { hinge } from './hinge/ladder';
+import { lunge } from './lunge/ladder';
 import { squat } from './squat/ladder';
 
-/** The ladders built so far, in the order they are shown. */
-export const ladders: readonly Ladder[] = [squat];
+export const ladders: readonly Ladder[] = [squat, lunge, hinge, bridge];

@@ -176,6 +176,14 @@ export const limiterRows: readonly LimiterRow[] = [
     says: 'Nerves or brain: a licensed professional releases first; spotter at turns.',
   },
   {
+    kind: 'neurological',
+    title: 'nerves or brain',
+    closesTests: [],
+    closes: {},
+    changes: [{ change: 'support-most', stance: 'split', support: '2' }],
+    says: 'Nerves or brain: two hands in a step stance.',
+  },
+  {
     kind: 'recent-surgery',
     title: 'surgery in the last 12 weeks, not released',
     untilLifted: true,

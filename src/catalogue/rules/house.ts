@@ -13,16 +13,18 @@ export const houseRules: HouseRules = {
   oldRaiseCm: 5,
   loadShareOfMass: 0.05,
   fallsForCare: 2,
-  reps: { least: 1, most: 8, share: 0.5, uncounted: 5 },
+  reps: { least: 1, most: 8, share: 0.5, uncounted: 5, uncountedASide: 3 },
   holds: { leastS: 5, mostS: 15, share: 0.5, times: 3 },
   source: sources.practice,
 };
 
-/** From shown balance to hands, on two feet. */
+/** From shown balance to hands, by how the feet stand. */
 export const balanceRows: readonly BalanceRow[] = [
-  { fourStage: 0, oneLegS: 0, twoFoot: 'closed' },
-  { fourStage: 1, oneLegS: 0, twoFoot: '2' },
-  { fourStage: 2, oneLegS: 0, twoFoot: '1' },
-  { fourStage: 3, oneLegS: 0, twoFoot: 'f' },
-  { fourStage: 3, oneLegS: 5, twoFoot: '0' },
+  { fourStage: 0, oneLegS: 0, 'two-foot': 'closed', split: 'closed', 'one-leg': 'closed' },
+  { fourStage: 1, oneLegS: 0, 'two-foot': '2', split: '2', 'one-leg': 'closed' },
+  { fourStage: 2, oneLegS: 0, 'two-foot': '1', split: '2', 'one-leg': 'closed' },
+  { fourStage: 3, oneLegS: 0, 'two-foot': 'f', split: '1', 'one-leg': '2' },
+  { fourStage: 3, oneLegS: 5, 'two-foot': '0', split: 'f', 'one-leg': '1' },
+  { fourStage: 3, oneLegS: 10, 'two-foot': '0', split: 'h', 'one-leg': 'f' },
+  { fourStage: 3, oneLegS: 20, 'two-foot': '0', split: '0', 'one-leg': 'h' },
 ];

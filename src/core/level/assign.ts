@@ -1,12 +1,12 @@
-import type { Facts, Pattern } from '../shapes/facts';
+import { supports, type Facts, type Pattern } from '../shapes/facts';
 import type { Ladder, LevelRules, Need, Rung } from '../shapes/ladder';
 import type { Blocker, Caution, Level, LevelsAnswer, Reason } from './answer';
 import { printLevelCode } from './code';
 import { startingDose } from './dose';
 import { limitersInForce, type LimiterInForce } from '../intake/inForce';
 import { changesOf, closing, readinessOf } from './limits';
-import { checkNeed, readAll, type NeedAnswer, type Readings } from './needs';
-import { supportFor, type SupportAnswer } from './support';
+import { checkNeed, readAll, type NeedAnswer, type PlainNeed, type Readings } from './needs';
+import { supportBlocks, supportFor, supportWords, type SupportAnswer, type SupportCase } from './support';
 import { targetFor } from './target';
 
 /** Everything about one person that every ladder and rung looks at. */
@@ -50,24 +50,27 @@ export function assignLevels(rules: LevelRules, facts: Facts): LevelsAnswer {
   return { rulesVersion: rules.version, levels, cautions: cautionsOf(one), refused: null };
 }
 
-function levelOn({ pattern, rungs }: Ladder, one: Case): Level[] {
+function levelOn(ladder: Ladder, one: Case): Level[] {
+  const { pattern, rungs } = ladder;
   const { rules, facts, readings, inForce } = one;
   const check = checker(pattern, one);
   const judged = rungs.map((_, i) => judge(pattern, rungs.slice(0, i + 1), one, check));
   const open = judged.filter((j) => j.blocks.length === 0);
   const given = capped(pattern, open, one);
   if (!given || given.support.support === 'closed') return [];
-  const { rung, support } = given;
-  const old = support.old || given.person.some((a) => a.holds && a.old);
+  const { rung } = given;
+  const old = given.support.old || given.person.some((a) => a.holds && a.old);
+  const hands = old ? oneDialBack(rung, given.support, rules) : given.support;
+  if (hands.support === 'closed') return [];
   const target = targetFor(pattern, rung, rules, facts, readings, inForce, old ? rules.house.oldRaiseCm : 0);
   const load = loadFor(rung, one, old);
-  const dose = startingDose(rung, rules, readings, holdCapS(one));
+  const dose = startingDose(ladder, rung, rules, readings, holdCapS(one));
   const missing = [target.missing, load.missing].filter((m) => m !== null).join('; ');
   const code = {
     pattern,
     rung: rung.rung,
     heightCm: target.targetCm,
-    support: given.support.support,
+    support: hands.support,
     loadKg: load.kg,
     dose,
   };
@@ -77,20 +80,29 @@ function levelOn({ pattern, rungs }: Ladder, one: Case): Level[] {
       rung: rung.rung,
       name: rung.name,
       support: code.support,
-      supportWords: support.words,
+      supportWords: hands.words,
       targetCm: target.targetCm,
       targetFrom: target.from,
       loadKg: load.kg,
       dose,
       code: printLevelCode(code),
       missing: missing === '' ? null : missing,
-      reasons: [...reasonsOf(given.person), ...support.reasons, ...target.reasons],
+      reasons: [...reasonsOf(given.person), ...hands.reasons, ...target.reasons],
       blockers: judged.filter((j) => j.rung.rung > rung.rung).flatMap((j) => blockersOf(pattern, j, one)),
     },
   ];
 }
 
-type Check = (need: Need, rung: number) => NeedAnswer;
+/** On an old result: the seat goes up where there is one, else the hands help by one step more. */
+function oneDialBack(rung: Rung, given: SupportAnswer, { house }: LevelRules): SupportAnswer {
+  if (rung.target || rung.support || given.support === 'closed') return given;
+  const support = supports[Math.max(0, supports.indexOf(given.support) - 1)] ?? '2';
+  const text = 'tested long ago: one step more support until tested again';
+  const reasons = [...given.reasons, { fact: 'support', text, source: house.source.cite }];
+  return { ...given, support, words: supportWords[support], reasons };
+}
+
+type Check = (need: PlainNeed, rung: number) => NeedAnswer;
 
 /** Each need is looked at once: every rung asks again for those of the rungs under it. */
 function checker(pattern: Pattern, { facts, readings }: Case): Check {
@@ -110,32 +122,28 @@ function checker(pattern: Pattern, { facts, readings }: Case): Check {
 function judge(pattern: Pattern, upTo: readonly Rung[], one: Case, checkFor: Check): Judged {
   const rung = upTo.at(-1);
   if (!rung) throw new RangeError('judge: a ladder needs at least one rung');
-  const { rules, facts, readings, inForce } = one;
+  const { facts, inForce } = one;
   const confirmed = facts.lastConfirmed.find((c) => c.pattern === pattern);
+  const hands: SupportCase = { ...one, confirmed };
   // Asked for this rung, not for the lower one.
-  const check = (need: Need) => checkFor(need, rung.rung);
-  const person = upTo.flatMap((r) => r.needs.filter((n) => n.kind === 'person').map(check));
-  const place = rung.needs.filter((n) => n.kind === 'place').map(check);
-  const support = supportFor(rung, rules, facts, readings, inForce, confirmed);
-  const failed = [...place, ...person].flatMap((a) => (a.holds ? [] : [a.block]));
-  const unsteady = support.support === 'closed' && failed.length === 0 ? [supportBlock(support)] : [];
+  const plain = (needs: readonly Need[], kind: Need['kind']) =>
+    needs.flatMap((n) => (n.kind !== kind || 'support' in n ? [] : [checkFor(n, rung.rung)]));
+  const person = upTo.flatMap((r) => plain(r.needs, 'person'));
+  const failed = [...plain(rung.needs, 'place'), ...person].flatMap((a) => (a.holds ? [] : [a.block]));
+  const freer = upTo.flatMap((r) =>
+    r.needs.flatMap((n) => ('support' in n ? supportBlocks(r, rung.rung, n.support, hands) : [])),
+  );
+  const closed = rung.support ? [] : supportBlocks(rung, rung.rung, leastFree, hands);
   return {
     rung,
-    support,
+    support: supportFor(rung, rung.rung, hands),
     person,
-    blocks: hardest([...closing(inForce, pattern, rung.rung).map(limiterBlock), ...failed, ...unsteady]),
+    blocks: hardest([...closing(inForce, pattern, rung.rung).map(limiterBlock), ...failed, ...freer, ...closed]),
   };
 }
 
-function supportBlock(support: SupportAnswer): Block {
-  const fourStage = { have: null, measured: null, need: 2, measuredNeeded: 2 };
-  return {
-    fact: 'fourStage',
-    ...fourStage,
-    tag: 'steadier standing',
-    text: `${support.words}: opens with a second standing position held`,
-  };
-}
+/** A rung that asks for no freer hands must only not be closed. */
+const leastFree = supports[0];
 
 function limiterBlock({ row, limiter }: LimiterInForce): Block {
   const fact = `limiter:${row.kind}`;
@@ -193,7 +201,8 @@ function capped(pattern: Pattern, open: readonly Judged[], one: Case): Judged | 
   if (!inFirstClasses(one) || one.askFirst) return allowed.at(-1);
   const first = house.firstClassesTop[pattern] ?? Infinity;
   const under = allowed.slice(0, -1).filter((j) => j.rung.rung <= first);
-  return under.at(-1) ?? allowed.at(0);
+  // Where the one under it is closed nothing is given: a limiter must not lift anybody over the first classes.
+  return under.at(-1) ?? allowed.find((j) => j.rung.rung === 1);
 }
 
 function inFirstClasses({ facts, rules }: Case): boolean {

@@ -73,6 +73,15 @@ function firstOfKind(fact: MeasuredFact, ofDay: readonly TestResult[]): Found | 
       return unaided
         ? found(unaided, unaided.handsUsed ? (unaided.cleanBeforeHands ?? 0) : unaided.value)
         : ofDay[0] && found(ofDay[0], 0);
+    case 'time': {
+      // Tried and not done has no time; it is no better than not tried.
+      const timed = ofDay.find((r) => r.outcome === 'done' && r.value !== null);
+      return timed && found(timed, timed.value);
+    }
+    case 'managed': {
+      const first = ofDay[0];
+      return first && { result: first, measured: first.outcome === 'done' && first.help !== 'person' ? 1 : 0 };
+    }
     case 'all': {
       // A stand without hands is one with them too.
       const firsts = [ofDay.find((r) => r.handsUsed), ofDay.find((r) => !r.handsUsed)].flatMap((r) =>
@@ -106,6 +115,8 @@ export function cautiousValue(margin: Margin, measured: number, trials: readonly
       return measured;
     case 'less':
       return measured >= margin.from ? Math.max(0, roundTo(measured - margin.by, 0.01)) : measured;
+    case 'longer':
+      return roundTo(measured + Math.max(margin.by, margin.share * measured), 0.01);
     case 'share':
       return roundTo(margin.of * measured, 0.01);
     case 'second-best': {
@@ -129,5 +140,12 @@ export function measuredFor(fact: MeasuredFact, atLeast: number): number {
         : atLeast;
   let measured = roundUpTo(near, fact.step);
   while (cautiousValue(margin, measured, []) < atLeast) measured = roundUpTo(measured + fact.step, fact.step);
+  return measured;
+}
+
+/** Largest measured time, in steps of the test, whose cautious value stays under `under`. */
+export function measuredUnder(fact: MeasuredFact, under: number): number {
+  let measured = roundUpTo(under, fact.step);
+  while (cautiousValue(fact.margin, measured, []) >= under) measured = roundTo(measured - fact.step, fact.step);
   return measured;
 }

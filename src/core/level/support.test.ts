@@ -6,8 +6,9 @@ import { readAll } from './needs';
 import { supportFor } from './support';
 import { startingDose } from './dose';
 
-const rung = levelRules.ladders[0]?.rungs.find((r) => r.rung === 6);
-if (!rung) throw new Error('no S6');
+const squat = levelRules.ladders[0];
+const rung = squat?.rungs.find((r) => r.rung === 6);
+if (!squat || !rung) throw new Error('no S6');
 const facts = (stage: number | null, legS: number | null, more: Partial<Facts> = {}): Facts => ({
   person: { ageYears: 70, sex: null, heightCm: 165, massKg: 70 },
   testedOn: '2026-03-02',
@@ -43,8 +44,13 @@ const facts = (stage: number | null, legS: number | null, more: Partial<Facts> =
   ...more,
 });
 const supportOf = (f: Facts) =>
-  supportFor(rung, levelRules, f, readAll(levelRules, f), limitersInForce(levelRules.limiters, f.limiters), undefined)
-    .support;
+  supportFor(rung, rung.rung, {
+    rules: levelRules,
+    facts: f,
+    readings: readAll(levelRules, f),
+    inForce: limitersInForce(levelRules.limiters, f.limiters),
+    confirmed: undefined,
+  }).support;
 
 describe('hands by shown balance on two feet (common practice, no published source)', () => {
   test.each([
@@ -91,13 +97,13 @@ describe('the dose to start with (common practice, no published source)', () => 
     [22, 11],
     [45, 15],
   ])('a hold of %s s shown: start with %i s, three times', (seconds, holdS) => {
-    expect(startingDose(rung, levelRules, readAll(levelRules, held(seconds)), Infinity)).toEqual({
+    expect(startingDose(squat, rung, levelRules, readAll(levelRules, held(seconds)), Infinity)).toEqual({
       kind: 'holds',
       holdS,
       sets: 3,
     });
   });
   test('where the head must not be low a hold is at most 10 s', () => {
-    expect(startingDose(rung, levelRules, readAll(levelRules, held(45)), 10)).toMatchObject({ holdS: 10 });
+    expect(startingDose(squat, rung, levelRules, readAll(levelRules, held(45)), 10)).toMatchObject({ holdS: 10 });
   });
 });

@@ -59,11 +59,13 @@ export function changeBetween(protocol: Protocol, older: Sat | undefined, newer:
   const top = topOf(protocol, now.capS);
   if (top !== null && now.value >= top) return { kind: 'at-top', top };
   const mdc95 = widestMdc95(protocol, [older, newer], sex);
-  const by = roundTo(scoredValue(protocol, now.value) - scoredValue(protocol, was.value), 0.01);
+  // Judged as it is and told to a hundredth, so that the verdict does not hang on the unit it is told in.
+  const exactly = roundTo(scoredValue(protocol, now.value) - scoredValue(protocol, was.value), 1e-6);
+  const by = roundTo(exactly, 0.01);
   if (mdc95 === null) return { kind: 'no-error', by, unit: scoredUnit(protocol) };
   const unlike = unlikeConditions(older, newer);
   const better = moreIsBetter(protocol) ? by > 0 : by < 0;
-  const clear = Math.abs(by) > mdc95 && unlike.length === 0;
+  const clear = Math.abs(exactly) > mdc95 && unlike.length === 0;
   return {
     kind: clear ? (better ? 'clearly-better' : 'clearly-worse') : 'no-clear-change',
     by,

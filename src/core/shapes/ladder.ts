@@ -3,13 +3,27 @@ import type { Source } from './norms';
 
 /** A measured fact, by the name the rule table uses for it. */
 export type MeasuredFactId = string;
-/** A yes-or-no fact that is asked or seen, not measured. */
-export type SeenFactId = 'sitsUnsupported' | 'heelDownAtTarget' | 'impactCleared';
+/** A yes-or-no fact that is asked or seen, not measured; the last ones are of the hall. */
+export type SeenFactId =
+  | 'sitsUnsupported'
+  | 'heelDownAtTarget'
+  | 'impactCleared'
+  | 'floorSlides'
+  | 'kit.rail'
+  | 'kit.mat'
+  | 'kit.raisedSurface'
+  | 'kit.chair';
 
 /** What one rung asks for. `person` needs hold for every higher rung too; a `place` need closes only its own rung. */
 export type Need = { readonly kind: 'person' | 'place'; readonly why: string; readonly source: Source } & (
   | { readonly fact: MeasuredFactId; readonly atLeast: number }
+  /** Of a time, where less is better. */
+  | { readonly fact: MeasuredFactId; readonly under: number }
   | { readonly seen: SeenFactId }
+  /** Balance lets the hands be at least this free. */
+  | { readonly support: Support }
+  /** Done cleanly in classes, by the log. */
+  | { readonly shown: { readonly pattern: Pattern; readonly rung: number } }
   | { readonly anyOf: readonly Need[] }
 );
 
@@ -21,25 +35,39 @@ export interface TargetRule {
   readonly more?: { readonly fact: MeasuredFactId; readonly under: number; readonly raiseCm: number };
 }
 
+export type Stance = 'seated' | 'lying' | BalanceStance;
+/** How the feet stand where balance decides about the hands; a foot that slides counts as split. */
+export type BalanceStance = 'two-foot' | 'split' | 'one-leg';
+
 export interface Rung {
   readonly rung: number;
   readonly name: string;
   readonly does: string;
-  readonly stance: 'seated' | 'two-foot' | 'split' | 'one-leg';
+  readonly stance: Stance;
   readonly floor: boolean;
   /** One foot slides over the floor. */
   readonly slides?: true;
   readonly needs: readonly Need[];
   /** Support that the movement fixes; absent where balance decides. */
   readonly support?: { readonly is: Support; readonly words: string };
+  /** The movement is done with no freer hands than these, however good the balance. */
+  readonly freest?: Support;
   readonly target?: TargetRule;
   readonly dose: 'reps' | 'holds';
+  /** Left and right apart. */
+  readonly aSide?: true;
   readonly load: boolean;
 }
 
 export interface Ladder {
   readonly pattern: Pattern;
   readonly title: string;
+  /** Facts that tell how many were counted, free and with hands, and how long was held; half of it is the first dose. */
+  readonly doseFrom?: {
+    readonly free: MeasuredFactId;
+    readonly withHands: MeasuredFactId;
+    readonly held: MeasuredFactId;
+  };
   /** Easiest first. */
   readonly rungs: readonly Rung[];
 }
@@ -66,6 +94,8 @@ export type LimiterChange =
   /** Target never under the tested seat plus `cm`, on these rungs. */
   | { readonly change: 'seat-up'; readonly pattern: Pattern; readonly rungs: Span; readonly cm: number }
   | { readonly change: 'support-back' }
+  /** No freer than this in that stance. */
+  | { readonly change: 'support-most'; readonly stance: BalanceStance; readonly support: Support }
   | { readonly change: 'hold-cap'; readonly seconds: number }
   | { readonly change: 'ask-first' };
 
@@ -73,15 +103,20 @@ export type LimiterChange =
 export type Margin =
   | { readonly kind: 'as-seen' }
   | { readonly kind: 'less'; readonly by: number; readonly from: number }
+  /** Of a time: longer by the larger of the two. */
+  | { readonly kind: 'longer'; readonly by: number; readonly share: number }
   | { readonly kind: 'share'; readonly of: number }
   | { readonly kind: 'second-best'; readonly singleShare: number };
 
-/** A fact read from a test in which more is better. */
+/** A fact read from a test; more of it is better, but for a time to be under. */
 export interface MeasuredFact {
   readonly id: MeasuredFactId;
   readonly test: string;
-  /** Which part of the result: the value, the clean stands before hands, or all stands, with hands or without. */
-  readonly reads: 'value' | 'clean' | 'all';
+  /**
+   * Which part of the result: the value, the clean stands before hands, all stands with hands or without, a time, or
+   * 1 where it was managed without a person’s help and 0 where not.
+   */
+  readonly reads: 'value' | 'clean' | 'all' | 'time' | 'managed';
   readonly title: string;
   /** For the narrow tag on a bar. */
   readonly short: string;
@@ -92,12 +127,10 @@ export interface MeasuredFact {
   readonly margin: Margin;
 }
 
-/** A row of the table from balance to support, two-foot column. Rows run from least to most shown. */
-export interface BalanceRow {
-  readonly fourStage: number;
-  readonly oneLegS: number;
-  readonly twoFoot: Support | 'closed';
-}
+/** A row of the table from balance to support, a column a stance. Rows run from least to most shown. */
+export type BalanceRow = { readonly fourStage: number; readonly oneLegS: number } & Readonly<
+  Record<BalanceStance, Support | 'closed'>
+>;
 
 /** Everything the engine needs besides the facts; all of it data from the catalogue. */
 export interface LevelRules {
@@ -123,7 +156,13 @@ export interface HouseRules {
   readonly oldRaiseCm: number;
   readonly loadShareOfMass: number;
   readonly fallsForCare: number;
-  readonly reps: { readonly least: number; readonly most: number; readonly share: number; readonly uncounted: number };
+  readonly reps: {
+    readonly least: number;
+    readonly most: number;
+    readonly share: number;
+    readonly uncounted: number;
+    readonly uncountedASide: number;
+  };
   readonly holds: { readonly leastS: number; readonly mostS: number; readonly share: number; readonly times: number };
   readonly source: Source;
 }

@@ -1,19 +1,12 @@
-import type { Ladder, Need } from '../../../core/shapes/ladder';
+import type { Ladder } from '../../../core/shapes/ladder';
 import { sources } from '../../sources';
-
-const practice = { source: sources.practice } as const;
-const stands = (atLeast: number, why = 'strength to rise', source: Need['source'] = sources.practice): Need => ({
-  kind: 'person',
-  fact: 'cleanStands',
-  atLeast,
-  why,
-  source,
-});
+import { positions, practice, sits, stands, steadyS } from '../needs';
 
 /** Standing up and sitting down, from pushing on the seat to a weighted squat. Thresholds are house rules unless named. */
 export const squat = {
   pattern: 'S',
   title: 'Squat',
+  doseFrom: { free: 'cleanStands', withHands: 'standsWithHands', held: 'thighHoldS' },
   rungs: [
     {
       rung: 1,
@@ -21,7 +14,7 @@ export const squat = {
       does: 'Square on the seat, heels press down; the seat is unloaded but not left.',
       stance: 'seated',
       floor: false,
-      needs: [{ kind: 'person', seen: 'sitsUnsupported', why: 'sits without a back or arms', ...practice }],
+      needs: [sits],
       support: { is: '2', words: 'hands on the seat' },
       target: { from: 'tested-seat', raiseCm: 0 },
       dose: 'holds',
@@ -91,10 +84,7 @@ export const squat = {
       does: 'Free stance, towards thighs level, hold and breathe.',
       stance: 'two-foot',
       floor: false,
-      needs: [
-        stands(10),
-        { kind: 'person', fact: 'fourStage', atLeast: 3, why: 'steady with feet in line', ...practice },
-      ],
+      needs: [stands(10), positions(3)],
       target: { from: 'shown-seat', raiseCm: 5 },
       dose: 'holds',
       load: false,
@@ -129,7 +119,7 @@ export const squat = {
       floor: false,
       needs: [
         stands(13),
-        { kind: 'person', fact: 'oneLegS', atLeast: 5, why: 'steady enough to carry', ...practice },
+        steadyS(5),
         { kind: 'person', fact: 'thighHoldS', atLeast: 24, why: 'thighs last', ...practice },
       ],
       target: { from: 'shown-seat', raiseCm: 5 },
@@ -144,7 +134,7 @@ export const squat = {
       floor: false,
       needs: [
         stands(15),
-        { kind: 'person', fact: 'oneLegS', atLeast: 20, why: 'steady on landing', ...practice },
+        steadyS(20),
         { kind: 'person', seen: 'impactCleared', why: 'impact cleared and switched on', ...practice },
       ],
       target: { from: 'shown-seat', raiseCm: 5 },

@@ -1,0 +1,88 @@
+import type { Ladder } from '../../../core/shapes/ladder';
+import { here, practice, stands } from '../needs';
+
+/** Hips up from lying, from a squeeze on the chair to one leg. The floor is only for who gets up again. House rules. */
+export const bridge = {
+  pattern: 'B',
+  title: 'Bridge',
+  rungs: [
+    {
+      rung: 1,
+      name: 'Seated squeeze',
+      does: 'Seated, squeeze the buttocks, heels dig into the floor.',
+      stance: 'seated',
+      floor: false,
+      needs: [],
+      support: { is: '0', words: 'seated' },
+      dose: 'holds',
+      load: false,
+    },
+    {
+      rung: 2,
+      name: 'On a raised surface',
+      does: 'Lying on a firm raised surface, feet hip width, hips up.',
+      stance: 'lying',
+      floor: false,
+      needs: [here('kit.raisedSurface', 'a firm raised surface')],
+      support: { is: '0', words: 'lying on a raised surface' },
+      dose: 'reps',
+      load: false,
+    },
+    {
+      rung: 3,
+      name: 'Two-foot, floor',
+      does: 'On the mat, feet hip width, heels about 30 cm from the seat; lift by the hips, not the back.',
+      stance: 'lying',
+      floor: true,
+      needs: [
+        { kind: 'person', fact: 'floorTransfer', atLeast: 1, why: 'gets up from the floor', ...practice },
+        here('kit.mat', 'a mat'),
+      ],
+      support: { is: '0', words: 'lying on the mat' },
+      dose: 'reps',
+      load: false,
+    },
+    {
+      rung: 4,
+      name: 'Two-foot, pause',
+      does: 'As before, with a pause at the top.',
+      stance: 'lying',
+      floor: true,
+      needs: [stands(8)],
+      support: { is: '0', words: 'lying on the mat' },
+      dose: 'reps',
+      load: false,
+    },
+    {
+      rung: 5,
+      name: 'Staggered',
+      does: 'One heel further away, hips up and level.',
+      stance: 'lying',
+      floor: true,
+      aSide: true,
+      needs: [
+        {
+          kind: 'person',
+          shown: { pattern: 'B', rung: 4 },
+          why: 'ten clean bridges with a pause, in two classes',
+          ...practice,
+        },
+      ],
+      support: { is: '0', words: 'lying on the mat' },
+      dose: 'reps',
+      load: false,
+    },
+    {
+      rung: 6,
+      name: 'One leg',
+      does: 'The free leg in line, the pelvis stays level.',
+      stance: 'lying',
+      floor: true,
+      aSide: true,
+      needs: [{ kind: 'person', fact: 'oneLegBridges', atLeast: 3, why: 'the weaker side lifts cleanly', ...practice }],
+      support: { is: '0', words: 'lying on the mat' },
+      dose: 'reps',
+      load: false,
+    },
+  ],
+} as const satisfies Ladder;
