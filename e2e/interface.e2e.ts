@@ -139,7 +139,7 @@ describe('POST /api/v1/score', () => {
 });
 
 describe('POST /api/v1/levels', () => {
-  test('accepts the whole request and answers for the squat ladder', async () => {
+  test('accepts the whole request and answers for the four ladders', async () => {
     const { status, body } = await send('POST', '/api/v1/levels', {
       person: woman,
       testedOn: '2026-03-02',
@@ -191,6 +191,9 @@ describe('POST /api/v1/levels', () => {
           code: 'S5/48/h@4x1',
           missing: null,
         },
+        { pattern: 'L', rung: 2, support: '2', targetCm: null, code: 'L2/2@3x1' },
+        { pattern: 'H', rung: 4, support: 'f', code: 'H4/f@5x1' },
+        { pattern: 'B', rung: 2, code: 'B2/0@5x1' },
       ],
     });
     const [level] = body?.['levels'] as {

@@ -220,7 +220,7 @@ test('by touch alone, on an upright tablet: the same loop, with hands used and a
   expect(await textOf(page, 'main')).not.toMatch(/about \d+ in 100/);
   await tap('See the level');
   await says(page, '[data-testid=level-code]', 'S2/');
-  await tap('Confirm this level');
+  await tap('Confirm 3 levels');
   await says(page, '[data-testid=confirmed]', 'Confirmed');
   const personUrl = page.url().replace(/\/levels$/, '');
   expect(faults).toEqual([]);

@@ -29,8 +29,9 @@ export interface PathFacts {
   /** A trial of the newest day that broke off and was not done again. */
   readonly toRepeat: boolean;
   readonly toWatch: number;
-  /** The level code that waits for a yes, or `null`. */
-  readonly levelWaiting: string | null;
+  /** How many levels wait for a yes. */
+  readonly levelsWaiting: number;
+  /** The first that is confirmed, or `null`. */
   readonly levelCode: string | null;
   readonly dueOn: IsoDate | null;
 }
@@ -62,8 +63,8 @@ export function pathOf(facts: PathFacts): Path {
       ? { step: 'levels', state: 'blocked', note: 'nothing today' }
       : {
           step: 'levels',
-          state: state('levels', facts.levelWaiting ? 'due' : facts.levelCode ? 'done' : 'later'),
-          note: facts.levelWaiting ? 'to confirm' : (facts.levelCode ?? ''),
+          state: state('levels', facts.levelsWaiting > 0 ? 'due' : facts.levelCode ? 'done' : 'later'),
+          note: facts.levelsWaiting > 0 ? `${facts.levelsWaiting} to confirm` : (facts.levelCode ?? ''),
         },
     {
       step: 'retest',
@@ -80,7 +81,9 @@ function nextOf(facts: PathFacts, held: boolean, due: boolean): Path['next'] {
   if (held) return { step: 'intake', words: heldWords(facts) };
   if (facts.toRepeat) return { step: 'test', words: 'Repeat the test that broke off' };
   if (facts.lastTestedOn === null) return { step: 'test', words: 'Run the 30-second chair stand' };
-  if (facts.levelWaiting) return { step: 'levels', words: `Look at level ${facts.levelWaiting} and confirm it` };
+  if (facts.levelsWaiting === 1) return { step: 'levels', words: 'Look at the level that waits and confirm it' };
+  if (facts.levelsWaiting > 1)
+    return { step: 'levels', words: `Look at the ${facts.levelsWaiting} levels that wait and confirm them` };
   if (due) return { step: 'test', words: 'Test again: the retest is due' };
   return {
     step: 'retest',

@@ -61,8 +61,10 @@ export interface PersonOutline {
   readonly otherAttempts: readonly AttemptView[];
   /** Oldest first. */
   readonly confirmed: readonly { readonly confirmedOn: IsoDate; readonly level: Level }[];
-  /** A level that waits for a yes. */
-  readonly levelWaiting: Level | null;
+  /** Newest of each ladder, in the order of the ladders. */
+  readonly levelsNow: readonly { readonly confirmedOn: IsoDate; readonly level: Level }[];
+  /** Levels that wait for a yes, in the same order. */
+  readonly levelsWaiting: readonly Level[];
   readonly due: RetestDue | null;
 }
 

@@ -34,9 +34,10 @@ export interface RegisterLine {
   readonly toWatch: number;
   /** Where the newest result of each test stands, higher better; tests without norms are left out. */
   readonly standing: Readonly<Record<string, number>>;
-  readonly code: string | null;
-  /** A level that waits for a yes. */
-  readonly waitingCode: string | null;
+  /** Confirmed levels, in the order of the ladders. */
+  readonly codes: readonly string[];
+  /** Levels that wait for a yes. */
+  readonly waitingCodes: readonly string[];
   readonly toRepeat: boolean;
   readonly toComplete: number;
   /** Last day of a professional’s answer or of the questions, where either lapses soon. */
@@ -103,6 +104,6 @@ const keys: Readonly<Record<RegisterSort, (line: RegisterLine) => string | numbe
   age: (l) => l.ageYears,
   tested: (l) => l.lastTestedOn,
   due: (l) => l.dueOn,
-  level: (l) => l.code ?? l.waitingCode,
+  level: (l) => l.codes[0] ?? l.waitingCodes[0] ?? null,
   state: (l) => registerStates.indexOf(l.state),
 };

@@ -1,3 +1,4 @@
+import { sql } from 'kysely';
 import type { Level } from '../core/level/answer';
 import type { Facts, IsoDate } from '../core/shapes/facts';
 import type { PersonId } from '../core/shapes/person';
@@ -37,7 +38,12 @@ export async function addConfirmedLevel(db: Register, confirmed: ConfirmedLevel,
 
 /** Confirmed levels of some people, or of everybody, oldest first. */
 export async function listConfirmedLevels(db: Register, personIds?: readonly PersonId[]): Promise<ConfirmedLevel[]> {
-  const all = db.selectFrom('confirmed_level').selectAll().orderBy('confirmed_on').orderBy('confirmed_at');
+  const all = db
+    .selectFrom('confirmed_level')
+    .selectAll()
+    .orderBy('confirmed_on')
+    .orderBy('confirmed_at')
+    .orderBy(sql`rowid`);
   const rows = await (personIds === undefined ? all : all.where('person_id', 'in', [...personIds])).execute();
   return rows.map(toConfirmed);
 }

@@ -4,7 +4,7 @@ import { saveGroup, withPeople } from '../use-cases/groups';
 import { isDemo, openRegister, type Register } from '../use-cases/openRegister';
 import { beDemo, changePlace } from '../use-cases/places';
 import { keepPrinted, readReport } from '../use-cases/printedPages';
-import { confirmLevel, readPerson } from '../use-cases/readPeople';
+import { confirmLevels, readPerson } from '../use-cases/readPeople';
 import { enterSheet } from '../use-cases/enterSheet';
 import { saveAttempt } from '../use-cases/saveAttempt';
 import { noteToday } from '../use-cases/saveEntry';
@@ -186,7 +186,7 @@ async function loadSitting(
     const lines = others.map((line, i) => asSheetLine(line, personId, `${key}-${i}`));
     must(await enterSheet(db, sheet(day, seatHeightCm, lines), today), `the other tests of ${day}`);
   }
-  if (sitting.confirmed) await confirmLevel(db, personId, day);
+  if (sitting.confirmed) await confirmLevels(db, personId, day);
 }
 
 const sheet = (testedOn: string, seatHeightCm: number, lines: readonly object[]) => ({

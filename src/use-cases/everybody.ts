@@ -116,7 +116,7 @@ async function readChunk(
 
 /** One line of the register out of all that is known. */
 export function lineOf(view: PersonOutline, groupIds: readonly string[], today: IsoDate): RegisterLine {
-  const { person, known, sittings, due, levelWaiting, confirmed } = view;
+  const { person, known, sittings, due, levelsNow, levelsWaiting } = view;
   const latest = sittings[0];
   return {
     id: person.id,
@@ -132,8 +132,8 @@ export function lineOf(view: PersonOutline, groupIds: readonly string[], today: 
     dueOn: due?.on ?? null,
     toWatch: view.toWatch,
     standing: standingOf(view),
-    code: confirmed.at(-1)?.level.code ?? null,
-    waitingCode: levelWaiting?.code ?? null,
+    codes: levelsNow.map(({ level }) => level.code),
+    waitingCodes: levelsWaiting.map((l) => l.code),
     toRepeat: view.path.next.words.startsWith('Repeat'),
     toComplete: known.intake.toComplete.length,
     lapsesOn: lapsesSoon(known, today),
@@ -171,7 +171,7 @@ function stateOf(view: PersonOutline, today: IsoDate): RegisterLine['state'] {
   if (outcome === 'ask-first') return asked === 'current' ? 'ask-first' : 'to-ask';
   if (!view.due) return 'not-tested';
   if (view.due.on <= today) return 'due';
-  if (view.levelWaiting) return 'to-confirm';
+  if (view.levelsWaiting.length > 0) return 'to-confirm';
   return outcome === 'ready-with-care' ? 'with-care' : 'ready';
 }
 
@@ -198,7 +198,7 @@ function searched({ lines, index }: Kept, search: string): RegisterLine[] {
     const code = `${typed.charAt(0).toUpperCase()}${typed.slice(1).toLowerCase()}`;
     return [...lines.values()]
       .map((k) => k.line)
-      .filter((l) => [l.code, l.waitingCode].some((c) => c !== null && startsCode(c, code)));
+      .filter((l) => [...l.codes, ...l.waitingCodes].some((c) => startsCode(c, code)));
   }
   return index.search(withSwaps(typed)).flatMap((hit) => lines.get(hit.id as PersonId)?.line ?? []);
 }

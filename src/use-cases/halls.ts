@@ -13,9 +13,9 @@ const byName = (a: RegisterLine, b: RegisterLine): number => a.name.localeCompar
 /** Which lines a page of the whole hall lists, and in which order. */
 const lists = {
   levels: {
-    of: (l: RegisterLine) => l.waitingCode !== null || l.code !== null,
+    of: (l: RegisterLine) => l.waitingCodes.length > 0 || l.codes.length > 0,
     order: (a: RegisterLine, b: RegisterLine) =>
-      Number(b.waitingCode !== null) - Number(a.waitingCode !== null) || byName(a, b),
+      Number(b.waitingCodes.length > 0) - Number(a.waitingCodes.length > 0) || byName(a, b),
   },
   retests: {
     of: (l: RegisterLine) => l.dueOn !== null,

@@ -10,7 +10,7 @@ import { loadDemo } from '../demo/load';
 import { printNorms, readNorms } from '../formats/normsCsv';
 import { askRegister, wholeRegister } from './everybody';
 import { changeNorms, normChanges, readBook } from './norms';
-import { confirmLevel, readPerson } from './readPeople';
+import { confirmLevels, readPerson } from './readPeople';
 
 const today = '2026-03-02';
 const folder = mkdtempSync(join(tmpdir(), 'norms-'));
@@ -58,10 +58,10 @@ describe('a cell put right in this hall', () => {
     });
     expect(await percentile()).toEqual([25, 'chair-stand-30s-hall-cell-1']);
     expect((await askRegister(db, { ...wholeRegister, search: 'Odile' }, today)).lines[0]?.toWatch).toBe(0);
-    await confirmLevel(db, odile, today);
-    expect((await listConfirmedLevels(db, [odile])).map((l) => l.normsVersion).slice(-2)).toEqual([
+    await confirmLevels(db, odile, today);
+    expect((await listConfirmedLevels(db, [odile])).map((l) => l.normsVersion).slice(-5)).toEqual([
       normsVersion,
-      `${normsVersion}+hall.1`,
+      ...Array.from({ length: 4 }, () => `${normsVersion}+hall.1`),
     ]);
   });
   test('sent twice it is one change; going back is one more, and both stay on record', async () => {

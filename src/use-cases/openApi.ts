@@ -58,7 +58,7 @@ export async function postPerson(db: Register, input: unknown, today: IsoDate): 
 export async function describePerson(db: Register, id: PersonId, today: IsoDate): Promise<object | undefined> {
   const view = await readPerson(db, id, today, 'metric');
   if (!view) return undefined;
-  const { person, known, ageYears, archived, tests, confirmed, levelWaiting, due } = view;
+  const { person, known, ageYears, archived, tests, confirmed, levelsWaiting, due } = view;
   const { notedOn, ...intake } = known.intake;
   return {
     ...person,
@@ -87,7 +87,7 @@ export async function describePerson(db: Register, id: PersonId, today: IsoDate)
       ),
     ),
     levels: confirmed.map(({ confirmedOn, level }) => ({ confirmedOn, code: level.code })),
-    levelWaiting: levelWaiting && { code: levelWaiting.code, dose: printDose(levelWaiting.dose) },
+    levelsWaiting: levelsWaiting.map(({ code, dose }) => ({ code, dose: printDose(dose) })),
     dueOn: due?.on ?? null,
   };
 }

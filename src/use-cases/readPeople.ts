@@ -20,7 +20,7 @@ import type { Person, PersonId, Place, UnitSystem } from '../core/shapes/person'
 import type { Protocol } from '../core/shapes/protocol';
 import { testViewOf, type TestSat, type TestView } from '../core/testView';
 import { listAttempts } from '../database/attempts';
-import type { Register } from '../database/connection';
+import { inOne, type Register } from '../database/connection';
 import { listEntries } from '../database/entries';
 import { addConfirmedLevel, listConfirmedLevels, type ConfirmedLevel } from '../database/levels';
 import { findPerson, listIntakes, listPeople, type KeptPerson } from '../database/people';
@@ -122,29 +122,30 @@ export async function readKnown(db: Register, id: PersonId, day: IsoDate): Promi
   return knownOn(await readRecord(db, id), day, readinessRules);
 }
 
-export type ConfirmLevel = { kind: 'confirmed'; code: string } | { kind: 'nothing-to-confirm' } | { kind: 'not-found' };
+export type ConfirmLevels =
+  | { readonly kind: 'confirmed'; readonly codes: readonly string[] }
+  | { readonly kind: 'nothing-to-confirm' }
+  | { readonly kind: 'not-found' };
 
-/** Confirms what the rules give today, with the facts and reasons it was decided by. */
-export async function confirmLevel(db: Register, id: PersonId, today: IsoDate): Promise<ConfirmLevel> {
+/** Confirms the levels that wait for a yes, with the facts and reasons it was decided by. */
+export async function confirmLevels(db: Register, id: PersonId, today: IsoDate): Promise<ConfirmLevels> {
   const page = await readPerson(db, id, today);
   if (!page) return { kind: 'not-found' };
-  const level = page.levels.levels[0];
-  if (!level) return { kind: 'nothing-to-confirm' };
+  const { rulesVersion } = page.levels;
+  const levels = page.levelsWaiting;
+  if (levels.length === 0) return { kind: 'nothing-to-confirm' };
   const { person, known, confirmed } = page;
   const facts = factsFrom(person, known, await readPlace(db), await listAttempts(db, [id]), confirmed, today);
-  await addConfirmedLevel(
-    db,
-    {
-      personId: id,
-      confirmedOn: today,
-      rulesVersion: page.levels.rulesVersion,
-      normsVersion: (await readBook(db)).version,
-      facts,
-      level,
-    },
-    new Date(),
-  );
-  return { kind: 'confirmed', code: level.code };
+  const normsVersion = (await readBook(db)).version;
+  await inOne(db, async (all) => {
+    for (const level of levels)
+      await addConfirmedLevel(
+        all,
+        { personId: id, confirmedOn: today, rulesVersion, normsVersion, facts, level },
+        new Date(),
+      );
+  });
+  return { kind: 'confirmed', codes: levels.map((l) => l.code) };
 }
 
 /** Everything the level engine reads, from the records. */
@@ -224,7 +225,8 @@ function describe(
       .at(-1) ??
     null;
   const due = lastTestedOn ? retestDue(lastTestedOn, { pastCutoff: toWatch > 0, readiness: readiness.outcome }) : null;
-  const levelWaiting = waiting(levels, confirmed, latest);
+  const levelsNow = newestOfEach(confirmed);
+  const levelsWaiting = waiting(levels, levelsNow, latest);
   const newestDay = attempts.at(-1)?.sittingDate;
   const path = pathOf({
     today,
@@ -237,8 +239,8 @@ function describe(
       attempts.some((a) => a.sittingDate === newestDay && a.trial.state === 'to-repeat') &&
       latest?.attempt.sittingDate !== newestDay,
     toWatch,
-    levelWaiting: levelWaiting?.code ?? null,
-    levelCode: confirmed.at(-1)?.level.code ?? null,
+    levelsWaiting: levelsWaiting.length,
+    levelCode: levelsNow[0]?.level.code ?? null,
     dueOn: due?.on ?? null,
   });
   const outline: PersonOutline = {
@@ -261,23 +263,29 @@ function describe(
     normsVersion: book.version,
     otherAttempts: attempts.filter((a) => !counted.has(a.clientKey)).reverse(),
     confirmed,
-    levelWaiting,
+    levelsNow,
+    levelsWaiting,
     due,
   };
   return { outline, levels };
 }
 
+/** The newest confirmed level of each ladder, in the order of the ladders. */
+function newestOfEach(confirmed: readonly ConfirmedLevel[]): ConfirmedLevel[] {
+  return levelRules.ladders.flatMap(({ pattern }) => confirmed.findLast((c) => c.level.pattern === pattern) ?? []);
+}
+
 /** A level waits for a yes while nobody confirmed one since the newest test, or while it differs from the last one. */
 function waiting(
   levels: () => LevelsAnswer,
-  confirmed: readonly ConfirmedLevel[],
+  now: readonly ConfirmedLevel[],
   latest: SittingView | undefined,
-): Level | null {
-  const level = latest && levels().levels[0];
-  if (!level) return null;
-  const last = confirmed.findLast((c) => c.level.pattern === level.pattern);
-  const since = last !== undefined && last.confirmedOn >= latest.attempt.sittingDate;
-  return since && last.level.code === level.code ? null : level;
+): readonly Level[] {
+  if (!latest) return [];
+  return levels().levels.filter(({ pattern, code }) => {
+    const last = now.find((c) => c.level.pattern === pattern);
+    return !last || last.confirmedOn < latest.attempt.sittingDate || last.level.code !== code;
+  });
 }
 
 const isCounted = (attempt: AttemptView): attempt is CountedAttempt => attempt.trial.kind === 'count';

@@ -8,7 +8,7 @@ import { askRegister, lookForDoubles, wholeRegister } from './everybody';
 import { erasePerson, groupsToday, readGroups, readSitting, saveGroup, seatGroup, withPeople } from './groups';
 import { askPeople, describePerson, postPerson } from './openApi';
 import { keepPrinted, readReport } from './printedPages';
-import { confirmLevel, readPerson } from './readPeople';
+import { confirmLevels, readPerson } from './readPeople';
 import { enterSheet } from './enterSheet';
 import { saveAttempt } from './saveAttempt';
 import { noteToday, saveEntry } from './saveEntry';
@@ -75,7 +75,8 @@ describe('finding somebody', () => {
   });
   test('a level code finds who trains on it, whole or in part, in any case', async () => {
     const all = await askRegister(db, wholeRegister, today);
-    const on = (code: string) => all.lines.filter((l) => [l.code, l.waitingCode].some((c) => c?.startsWith(code)));
+    const on = (code: string) =>
+      all.lines.filter((l) => [...l.codes, ...l.waitingCodes].some((c) => c.startsWith(code)));
     expect(on('S5/43/').length).toBeGreaterThan(2);
     expect((await names({ search: 's5/43/' })).sort()).toEqual(
       on('S5/43/')
@@ -243,7 +244,7 @@ describe('erase', () => {
       'answer-001',
     );
     await enterSheet(db, paper(id, 9), today);
-    await confirmLevel(db, id, today);
+    await confirmLevels(db, id, today);
     await withPeople(db, [id, other], { kind: 'sit-today' }, today);
     const view = await readPerson(db, id, today);
     if (!view) throw new Error('Xaveria is gone already');

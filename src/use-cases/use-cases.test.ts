@@ -11,7 +11,7 @@ import { newestVersion } from '../database/migrations';
 import { eventsOf, listAttempts } from '../database/attempts';
 import { listConfirmedLevels } from '../database/levels';
 import { loadDemo } from '../demo/load';
-import { confirmLevel, readEverybody, readKnown, readPerson } from './readPeople';
+import { confirmLevels, readEverybody, readKnown, readPerson } from './readPeople';
 import { enterSheet } from './enterSheet';
 import { rebuildResults, saveAttempt } from './saveAttempt';
 import { noteToday } from './saveEntry';
@@ -147,7 +147,10 @@ describe('from a result to a confirmed level', () => {
   test('a confirmed level keeps facts, rules version and reasons, and the path moves on', async () => {
     const id = await add({ classesSoFar: 5 });
     await enterSheet(db, paper(id, 9), today);
-    expect(await confirmLevel(db, id, today)).toEqual({ kind: 'confirmed', code: 'S5/43/h@4x1' });
+    expect(await confirmLevels(db, id, today)).toEqual({
+      kind: 'confirmed',
+      codes: ['S5/43/h@4x1', 'H1/2@5x1', 'B1/0@h5x3'],
+    });
     const [kept] = await listConfirmedLevels(db, [id]);
     expect(kept?.facts.results).toHaveLength(1);
     expect(kept?.level.reasons.length).toBeGreaterThan(2);

@@ -39,6 +39,12 @@ export interface Level {
   readonly blockers: readonly Blocker[];
 }
 
+/** A ladder on which no rung is open, and what keeps each. */
+export interface ClosedLadder {
+  readonly pattern: Pattern;
+  readonly blockers: readonly Blocker[];
+}
+
 export interface Caution {
   readonly id: string;
   readonly text: string;
@@ -47,6 +53,7 @@ export interface Caution {
 export interface LevelsAnswer {
   readonly rulesVersion: string;
   readonly levels: readonly Level[];
+  readonly closed: readonly ClosedLadder[];
   readonly cautions: readonly Caution[];
   readonly refused: { readonly because: 'not-today'; readonly text: string } | null;
 }

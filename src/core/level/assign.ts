@@ -1,6 +1,6 @@
 import { supports, type Facts, type Pattern } from '../shapes/facts';
 import type { Ladder, LevelRules, Need, Rung } from '../shapes/ladder';
-import type { Blocker, Caution, Level, LevelsAnswer, Reason } from './answer';
+import type { Blocker, Caution, ClosedLadder, Level, LevelsAnswer, Reason } from './answer';
 import { printLevelCode } from './code';
 import { startingDose } from './dose';
 import { limitersInForce, type LimiterInForce } from '../intake/inForce';
@@ -42,26 +42,34 @@ export function assignLevels(rules: LevelRules, facts: Facts): LevelsAnswer {
   const readiness = readinessOf(facts, inForce);
   if (readiness === 'not-today') {
     const text = 'Not today: nothing is assigned until the reason is looked at by a licensed professional.';
-    return { rulesVersion: rules.version, levels: [], cautions: [], refused: { because: 'not-today', text } };
+    return {
+      rulesVersion: rules.version,
+      levels: [],
+      closed: [],
+      cautions: [],
+      refused: { because: 'not-today', text },
+    };
   }
   const askFirst = readiness === 'ask-first';
   const one: Case = { rules, facts, readings: readAll(rules, facts), inForce, askFirst };
-  const levels = rules.ladders.flatMap((ladder) => levelOn(ladder, one));
-  return { rulesVersion: rules.version, levels, cautions: cautionsOf(one), refused: null };
+  const answers = rules.ladders.map((ladder) => levelOn(ladder, one));
+  const levels = answers.filter((a) => 'code' in a);
+  const closed = answers.filter((a) => !('code' in a));
+  return { rulesVersion: rules.version, levels, closed, cautions: cautionsOf(one), refused: null };
 }
 
-function levelOn(ladder: Ladder, one: Case): Level[] {
+function levelOn(ladder: Ladder, one: Case): Level | ClosedLadder {
   const { pattern, rungs } = ladder;
   const { rules, facts, readings, inForce } = one;
   const check = checker(pattern, one);
   const judged = rungs.map((_, i) => judge(pattern, rungs.slice(0, i + 1), one, check));
   const open = judged.filter((j) => j.blocks.length === 0);
   const given = capped(pattern, open, one);
-  if (!given || given.support.support === 'closed') return [];
+  if (!given) return { pattern, blockers: judged.flatMap((j) => blockersOf(pattern, j, one)) };
   const { rung } = given;
   const old = given.support.old || given.person.some((a) => a.holds && a.old);
   const hands = old ? oneDialBack(rung, given.support, rules) : given.support;
-  if (hands.support === 'closed') return [];
+  if (hands.support === 'closed') throw new RangeError(`levelOn: ${rung.name} was given with its hands closed`);
   const target = targetFor(pattern, rung, rules, facts, readings, inForce, old ? rules.house.oldRaiseCm : 0);
   const load = loadFor(rung, one, old);
   const dose = startingDose(ladder, rung, rules, readings, holdCapS(one));
@@ -74,23 +82,21 @@ function levelOn(ladder: Ladder, one: Case): Level[] {
     loadKg: load.kg,
     dose,
   };
-  return [
-    {
-      pattern,
-      rung: rung.rung,
-      name: rung.name,
-      support: code.support,
-      supportWords: hands.words,
-      targetCm: target.targetCm,
-      targetFrom: target.from,
-      loadKg: load.kg,
-      dose,
-      code: printLevelCode(code),
-      missing: missing === '' ? null : missing,
-      reasons: [...reasonsOf(given.person), ...hands.reasons, ...target.reasons],
-      blockers: judged.filter((j) => j.rung.rung > rung.rung).flatMap((j) => blockersOf(pattern, j, one)),
-    },
-  ];
+  return {
+    pattern,
+    rung: rung.rung,
+    name: rung.name,
+    support: code.support,
+    supportWords: hands.words,
+    targetCm: target.targetCm,
+    targetFrom: target.from,
+    loadKg: load.kg,
+    dose,
+    code: printLevelCode(code),
+    missing: missing === '' ? null : missing,
+    reasons: [...reasonsOf(given.person), ...hands.reasons, ...target.reasons],
+    blockers: judged.filter((j) => j.rung.rung > rung.rung).flatMap((j) => blockersOf(pattern, j, one)),
+  };
 }
 
 /** On an old result: the seat goes up where there is one, else the hands help by one step more. */

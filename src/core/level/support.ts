@@ -173,7 +173,10 @@ function balanceBlock(id: MeasuredFactId, need: number, { readings }: SupportCas
     measured: reading.measured,
     need,
     measuredNeeded,
-    tag: `${fact.short} ${measuredNeeded}`,
+    tag:
+      reading.measured === null
+        ? `${fact.short} not tested`
+        : `${fact.short} ${measuredNeeded}, now ${reading.measured}`,
     text: `hands as free as this asks: opens with ${measuredNeeded} ${fact.unit}, ${fact.title}`,
   };
 }

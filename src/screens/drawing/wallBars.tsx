@@ -1,31 +1,37 @@
 import type { Blocker, Level } from '../../core/level/answer';
 import type { Ladder } from '../../core/shapes/ladder';
 import { wordsWidth } from './pack';
+import { lookOf } from './patterns';
 
 interface Props {
   readonly ladder: Ladder;
   readonly level: Level | undefined;
+  /** What keeps the rungs above it, or all of them. */
+  readonly blockers: readonly Blocker[];
   /** Rungs confirmed before, for the pale pegs. */
   readonly earlier: readonly number[];
-  readonly width?: number;
+  /** Rungs of the tallest bay beside it, so that all stand on one floor and are as high. */
+  readonly tallest: number;
 }
 
-const pitch = 54;
+const pitch = 46;
+const width = 288;
+const inner = width - 34;
 
 /**
- * One bay of wall bars: each bar a rung, a wooden peg at the level, pale pegs where it was before, and on every bar
+ * One bay of wall bars: each bar a rung, a wooden peg at the level, pale pegs where it was before, and on the first bar
  * above it a tag with the one thing that is missing most.
  */
-export function WallBars({ ladder, level, earlier, width = 600 }: Props) {
-  const height = ladder.rungs.length * pitch + 30;
-  const inner = width - 34;
+export function WallBars({ ladder, level, blockers, earlier, tallest }: Props) {
+  const height = tallest * pitch + 22;
+  const { tone } = lookOf(ladder.pattern);
   return (
     <svg
       viewBox={`0 0 ${width} ${height}`}
       width="100%"
       role="img"
       aria-label={barsWords(ladder, level)}
-      fontSize="16"
+      fontSize="15"
       fill="var(--color-ink)"
     >
       {[8, inner + 14].map((x) => (
@@ -33,7 +39,7 @@ export function WallBars({ ladder, level, earlier, width = 600 }: Props) {
           key={x}
           x={x}
           y="4"
-          width="12"
+          width="11"
           height={height - 8}
           rx="2"
           fill="var(--color-wood)"
@@ -41,34 +47,27 @@ export function WallBars({ ladder, level, earlier, width = 600 }: Props) {
         />
       ))}
       {ladder.rungs.map((rung) => {
-        const y = height - 24 - (rung.rung - 1) * pitch;
+        const y = height - 18 - (rung.rung - 1) * pitch;
         const open = level !== undefined && rung.rung <= level.rung;
         const here = level?.rung === rung.rung;
-        const room = inner - 54 - wordsWidth(rung.name, 16) - 20;
-        const tag = open ? null : tagOf(level?.blockers.filter((b) => b.rung === rung.rung) ?? [], room);
-        const tagWidth = tag ? wordsWidth(tag, 14) + 30 : 0;
+        const next = rung.rung === (level?.rung ?? 0) + 1;
+        const tag = next ? tagOf(blockers.filter((b) => b.rung === rung.rung)) : null;
         return (
           <g key={rung.rung}>
             <rect
               x="6"
               y={y - 5}
-              width={inner + 22}
-              height="11"
-              rx="5.5"
+              width={inner + 21}
+              height="10"
+              rx="5"
               fill={open ? 'var(--color-wood-dark)' : 'var(--color-wood-pale)'}
               stroke={open ? 'var(--color-ink)' : 'var(--color-wood)'}
             />
-            <text
-              x="34"
-              y={y - 13}
-              className="num"
-              fontWeight="750"
-              fill={open ? 'var(--color-squat)' : 'var(--color-ink-soft)'}
-            >
+            <text x="27" y={y - 13} className="num" fontWeight="750" fill={open ? tone : 'var(--color-ink-soft)'}>
               {rung.rung}
             </text>
             <text
-              x="54"
+              x="42"
               y={y - 13}
               fontWeight={here ? 750 : 500}
               fill={open ? 'var(--color-ink)' : 'var(--color-ink-soft)'}
@@ -77,9 +76,9 @@ export function WallBars({ ladder, level, earlier, width = 600 }: Props) {
             </text>
             {earlier.includes(rung.rung) && !here && (
               <circle
-                cx={inner - 12}
+                cx={inner - 8}
                 cy={y}
-                r="9"
+                r="8"
                 fill="var(--color-board)"
                 stroke="var(--color-ink-soft)"
                 strokeWidth="2"
@@ -89,30 +88,17 @@ export function WallBars({ ladder, level, earlier, width = 600 }: Props) {
             {here && (
               <>
                 <circle
-                  cx={inner - 12}
+                  cx={inner - 8}
                   cy={y}
-                  r="15"
+                  r="14"
                   fill="var(--color-wood)"
                   stroke="var(--color-ink)"
                   strokeWidth="3"
                 />
-                <circle cx={inner - 12} cy={y} r="6" fill="var(--color-squat)" />
+                <circle cx={inner - 8} cy={y} r="6" fill={tone} />
               </>
             )}
-            {tag && (
-              <g transform={`translate(${inner - tagWidth} ${y - 31})`}>
-                <path
-                  d={`M0 12l11-12h${tagWidth - 11}v24h-${tagWidth - 11}z`}
-                  fill="var(--color-board)"
-                  stroke="var(--color-watch)"
-                  strokeWidth="1.5"
-                />
-                <circle cx="13" cy="12" r="2.5" fill="var(--color-watch)" />
-                <text x="22" y="17" fontSize="14" fontWeight="600">
-                  {tag}
-                </text>
-              </g>
-            )}
+            {tag && <Tag words={tag} y={y - 8} />}
           </g>
         );
       })}
@@ -120,8 +106,26 @@ export function WallBars({ ladder, level, earlier, width = 600 }: Props) {
   );
 }
 
+function Tag({ words, y }: { words: string; y: number }) {
+  const length = wordsWidth(words, 13) + 28;
+  return (
+    <g transform={`translate(40 ${y})`}>
+      <path
+        d={`M0 11l10-11h${length - 10}v22h-${length - 10}z`}
+        fill="var(--color-board)"
+        stroke="var(--color-watch)"
+        strokeWidth="1.5"
+      />
+      <circle cx="12" cy="11" r="2.5" fill="var(--color-watch)" />
+      <text x="20" y="15.5" fontSize="13" fontWeight="600">
+        {words}
+      </text>
+    </g>
+  );
+}
+
 /** What the person can change comes before what is only a matter of time; what does not fit is counted. */
-function tagOf(blockers: readonly Blocker[], room: number): string | null {
+function tagOf(blockers: readonly Blocker[]): string | null {
   const first =
     blockers.find((b) => b.fact.startsWith('limiter:')) ??
     blockers.find((b) => b.fact !== 'sessionsLogged') ??
@@ -129,7 +133,7 @@ function tagOf(blockers: readonly Blocker[], room: number): string | null {
   if (!first) return null;
   const more = blockers.length - 1;
   const tries = more > 0 ? [`${first.tag} · and ${more} more`, `${first.tag} +${more}`] : [first.tag];
-  return tries.find((words) => wordsWidth(words, 14) + 30 <= room) ?? `${blockers.length} things`;
+  return tries.find((words) => wordsWidth(words, 13) + 28 <= inner - 30) ?? `${blockers.length} things`;
 }
 
 function barsWords(ladder: Ladder, level: Level | undefined): string {

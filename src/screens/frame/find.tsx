@@ -70,7 +70,7 @@ export function Find() {
               >
                 <span className="font-bold">{person.name}</span>
                 <span className="text-sm text-ink-soft">
-                  {person.ageYears}, {tableWords(person.normTable)}, {person.code ?? stateWords[person.state]}
+                  {person.ageYears}, {tableWords(person.normTable)}, {person.codes[0] ?? stateWords[person.state]}
                 </span>
               </ComboboxOption>
             ))}

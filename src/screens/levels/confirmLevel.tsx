@@ -4,8 +4,13 @@ import { useState } from 'react';
 import { Button } from '../touch/button';
 import { useOneAtATime } from '../touch/useOneAtATime';
 
-/** Says yes to the level; what it was decided by is kept with it. A fault is said here, where it happened. */
-export function ConfirmLevelButton({ confirm }: { confirm: () => Promise<{ kind: string }> }) {
+interface Props {
+  readonly confirm: () => Promise<{ kind: string }>;
+  readonly many: number;
+}
+
+/** Says yes to the levels that wait; what they were decided by is kept with them. A fault is said where it happened. */
+export function ConfirmLevelsButton({ confirm, many }: Props) {
   const [busy, setBusy] = useState(false);
   const [fault, setFault] = useState('');
   const router = useRouter();
@@ -21,7 +26,7 @@ export function ConfirmLevelButton({ confirm }: { confirm: () => Promise<{ kind:
   return (
     <>
       <Button hotkey="C" disabled={busy} onClick={press} className="min-w-56">
-        Confirm this level
+        {many === 1 ? 'Confirm this level' : `Confirm ${many} levels`}
       </Button>
       <p role="alert" className="font-semibold text-stop empty:hidden">
         {fault}

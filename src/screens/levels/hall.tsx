@@ -1,32 +1,47 @@
 import Link from 'next/link';
+import { lookOf } from '../drawing/patterns';
 import { StateMark } from '../drawing/stateMark';
 import { Stool } from '../drawing/stool';
 import { Pages, type HallPage } from '../frame/pages';
 import { dayWords } from '../words';
+import { levelsShown, waitWords } from './levelsShown';
 
-/** Squat levels in the order given: those that wait for a yes first. */
+/** Everybody’s levels in the order given: those that wait for a yes first. */
 export function HallLevels({ people: order, pages }: HallPage) {
   return (
     <div className="pt-5">
-      <h1 className="text-2xl font-extrabold">Squat levels</h1>
-      <p className="text-ink-soft">Rung, seat height and hands; the number behind @ is what to start with.</p>
-      {order.length === 0 && <p className="py-8 text-lg">A level follows from the first chair stand test.</p>}
+      <h1 className="text-2xl font-extrabold">Levels</h1>
+      <p className="text-ink-soft">
+        Pattern and rung, seat height in cm, hands (2 both, 1 one, f fingertips, h hovering, 0 free); behind @ what to
+        start with.
+      </p>
+      {order.length === 0 && <p className="py-8 text-lg">Levels follow from the first chair stand test.</p>}
       <ul className="mt-4 grid gap-x-10 md:grid-cols-2 xl:grid-cols-3">
         {order.map((p) => {
-          const confirmed = p.confirmed.at(-1);
-          const level = p.levelWaiting ?? confirmed?.level;
-          if (!level) return null;
+          const waits = p.levelsWaiting.length;
+          const levels = levelsShown(p);
+          if (levels.length === 0 && !p.levels.refused) return null;
+          const seat = levels.find((l) => l.targetCm !== null);
           return (
             <li key={p.person.id} className="border-t border-rule">
               <Link href={`/people/${p.person.id}/levels`} className="flex items-center gap-4 py-2">
-                <Stool heightCm={level.targetCm} support={level.support} size={84} />
-                <span>
+                <Stool heightCm={seat?.targetCm ?? null} support={seat?.support ?? '0'} size={84} />
+                <span className="min-w-0 flex-1">
                   <span className="block font-bold">{p.person.name}</span>
-                  <span className="num block text-lg font-bold text-squat">{level.code}</span>
-                  <span className="block">{level.name}</span>
+                  <span className="num flex flex-wrap gap-x-4 font-bold">
+                    {levels.map((l) => (
+                      <span key={l.pattern} className={lookOf(l.pattern).words}>
+                        {l.code}
+                      </span>
+                    ))}
+                  </span>
                   <span className="flex items-center gap-2 text-sm">
-                    <StateMark mark={p.levelWaiting ? 'unknown' : 'ready'} silent />
-                    {p.levelWaiting ? 'waits for your yes' : `confirmed ${dayWords(confirmed?.confirmedOn ?? '')}`}
+                    <StateMark mark={p.levels.refused ? 'stop' : waits > 0 ? 'unknown' : 'ready'} silent />
+                    {p.levels.refused
+                      ? 'nothing today'
+                      : waits > 0
+                        ? waitWords(p)
+                        : `confirmed ${dayWords(p.levelsNow[0]?.confirmedOn ?? '')}`}
                   </span>
                 </span>
               </Link>

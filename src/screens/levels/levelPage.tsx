@@ -7,6 +7,7 @@ import type { Blocker, Level } from '../../core/level/answer';
 import type { Dose } from '../../core/shapes/dose';
 import type { Ladder } from '../../core/shapes/ladder';
 import { HazardMark } from '../drawing/hazardMark';
+import { lookOf } from '../drawing/patterns';
 import { StateMark } from '../drawing/stateMark';
 import { Stool } from '../drawing/stool';
 import { WallBars } from '../drawing/wallBars';
@@ -14,105 +15,131 @@ import { PersonHead, personHrefs } from '../people/personHead';
 import type { PersonView } from '../../core/personView';
 import { ButtonLink } from '../touch/button';
 import { dayWords } from '../words';
-import { ConfirmLevelButton } from './confirmLevel';
+import { ConfirmLevelsButton } from './confirmLevel';
+import { LevelBays, type Bay } from './levelBays';
 
 interface Props {
   readonly view: PersonView;
   readonly confirm: () => Promise<{ kind: string }>;
 }
 
-/** One bay of wall bars with the peg, and beside it what to do, why this rung, and what opens the next. */
+/** Four bays of wall bars with their pegs; under them, of the bay looked at, what to do, why, and what opens the next. */
 export function LevelScreen({ view, confirm }: Props) {
-  const level = view.levels.levels[0];
-  const ladder = ladders[0];
+  const { levels, levelsWaiting, confirmed } = view;
   const hrefs = personHrefs(view.person.id);
-  const last = view.confirmed.at(-1);
-  if (!ladder) return null;
+  const tallest = Math.max(...ladders.map((l) => l.rungs.length));
+  const last = confirmed.at(-1);
+  const bays = ladders.map((ladder): Bay => {
+    const level = levels.levels.find((l) => l.pattern === ladder.pattern);
+    const blockers = level?.blockers ?? levels.closed.find((c) => c.pattern === ladder.pattern)?.blockers ?? [];
+    const earlier = confirmed.flatMap((c) => (c.level.pattern === ladder.pattern ? [c.level.rung] : []));
+    return {
+      pattern: ladder.pattern,
+      title: ladder.title,
+      waits: levelsWaiting.some((l) => l.pattern === ladder.pattern),
+      bars: <WallBars ladder={ladder} level={level} blockers={blockers} earlier={earlier} tallest={tallest} />,
+      detail: level ? (
+        <Detail ladder={ladder} level={level} />
+      ) : (
+        <div className="grid gap-x-8 gap-y-4 lg:grid-cols-2">
+          <p className="py-1 text-lg font-bold">No rung is open here today.</p>
+          <div>
+            <NextRung from={0} blockers={blockers} ladder={ladder} />
+          </div>
+        </div>
+      ),
+    };
+  });
   return (
     <>
       <PersonHead {...view} here="levels" />
-      {view.levels.refused && (
+      {levels.refused && (
         <p className="mt-6 flex items-center gap-3 border-l-8 border-stop bg-board p-5 text-lg font-bold">
-          <StateMark mark="stop" silent /> {view.levels.refused.text}
+          <StateMark mark="stop" silent /> {levels.refused.text}
         </p>
       )}
-      {!view.levels.refused && view.sittings.length === 0 && (
-        <div className="mt-6 border-l-8 border-squat bg-board p-4">
-          <p>Not tested yet: only the first rung can be given. One chair stand test opens what is safe.</p>
-          <ButtonLink href={hrefs.test} hard className="mt-3">
+      {!levels.refused && view.sittings.length === 0 && (
+        <div className="mt-4 flex flex-wrap items-center gap-4 border-l-8 border-squat bg-board p-4">
+          <p className="flex-1">Not tested yet: only what asks for no test is open. One chair stand test opens more.</p>
+          <ButtonLink href={hrefs.test} hard>
             Set up the test
           </ButtonLink>
         </div>
       )}
-      <div className="mt-3 grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,600px)_1fr]">
-        <section aria-labelledby="bay">
-          <h2 id="bay" className="flex items-center gap-3 text-xl font-bold">
-            <span className="text-2xl font-extrabold text-squat">S</span> {ladder.title}
-          </h2>
-          <div className="mb-1 h-1.5 bg-squat" />
-          <WallBars ladder={ladder} level={level} earlier={view.confirmed.map((c) => c.level.rung)} />
-        </section>
-        {level && (
-          <section aria-labelledby="level">
-            <div className="flex flex-wrap items-center gap-5">
-              <Stool heightCm={level.targetCm} support={level.support} size={128} />
-              <div className="min-w-0 flex-1">
-                <p className="num text-2xl font-bold text-squat" data-testid="level-code">
-                  {level.code}
-                </p>
-                <h2 id="level" className="text-xl font-extrabold">
-                  {level.name}
-                </h2>
-                <p>{doWords(level, ladder)}</p>
-              </div>
-            </div>
-            {hazardsAt(ladder, level.rung).map((hazard) => (
-              <p key={hazard} className="mt-2 flex items-center gap-3 font-semibold">
-                <HazardMark hazard={hazard} /> {cautions.byHazard[hazard]}
-              </p>
-            ))}
-            {level.missing && (
-              <p className="mt-2 flex gap-3 font-semibold">
-                <StateMark mark="watch" silent /> Missing here: {level.missing}
-              </p>
-            )}
-            <div className="mt-3 flex flex-wrap items-center gap-4">
-              {view.levelWaiting ? (
-                <ConfirmLevelButton confirm={confirm} />
-              ) : (
+      <LevelBays
+        bays={bays}
+        aside={
+          <>
+            {levelsWaiting.length > 0 ? (
+              <ConfirmLevelsButton confirm={confirm} many={levelsWaiting.length} />
+            ) : (
+              last && (
                 <p className="flex items-center gap-2 font-bold" data-testid="confirmed">
-                  <StateMark mark="ready" silent /> Confirmed {last ? dayWords(last.confirmedOn) : ''}
+                  <StateMark mark="ready" silent /> Confirmed {dayWords(last.confirmedOn)}
                 </p>
-              )}
-              <ButtonLink look="line" href={hrefs.retest} hotkey="R">
-                See the retest
-              </ButtonLink>
-            </div>
-            <Lines title="Why this one">
-              {level.reasons.map((r) => (
-                <li key={r.text} className="first-letter:uppercase">
-                  {r.text}
-                  {r.source !== houseRules.source.cite && (
-                    <span className="text-sm text-ink-soft"> ({r.source}, from memory)</span>
-                  )}
-                </li>
-              ))}
-            </Lines>
-            <p className="text-sm text-ink-soft">
-              Thresholds without a name are house rules: {houseRules.source.cite}.
-            </p>
-            <NextRung level={level} ladder={ladder} />
-          </section>
-        )}
-      </div>
+              )
+            )}
+            <ButtonLink look="line" href={hrefs.retest} hotkey="R">
+              See the retest
+            </ButtonLink>
+          </>
+        }
+      />
       <ul aria-label="Mind" className="mt-4 grid gap-x-10 gap-y-1 border-t-2 border-rule pt-2 lg:grid-cols-2">
-        {view.levels.cautions.map((c) => (
+        {levels.cautions.map((c) => (
           <li key={c.id + c.text} className="flex gap-3">
             <StateMark mark="watch" silent /> {c.text}
           </li>
         ))}
       </ul>
     </>
+  );
+}
+
+/** What to put up and do, why this rung, and what opens the next. */
+function Detail({ ladder, level }: { ladder: Ladder; level: Level }) {
+  return (
+    <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[1.2fr_1.25fr_1fr]">
+      <div>
+        <div className="flex items-start gap-4">
+          {level.targetCm !== null && <Stool heightCm={level.targetCm} support={level.support} size={128} />}
+          <div className="min-w-0 flex-1">
+            <p className={`num text-xl font-bold ${lookOf(level.pattern).words}`} data-testid="level-code">
+              {level.code}
+            </p>
+            <h2 className="text-lg font-extrabold">{level.name}</h2>
+            <p>{doWords(level, ladder)}</p>
+          </div>
+        </div>
+        {hazardsAt(ladder, level.rung).map((hazard) => (
+          <p key={hazard} className="mt-2 flex items-center gap-3 font-semibold">
+            <HazardMark hazard={hazard} /> {cautions.byHazard[hazard]}
+          </p>
+        ))}
+        {level.missing && (
+          <p className="mt-2 flex gap-3 font-semibold">
+            <StateMark mark="watch" silent /> Missing here: {level.missing}
+          </p>
+        )}
+      </div>
+      <div>
+        <Lines title="Why this one">
+          {level.reasons.map((r) => (
+            <li key={r.text} className="first-letter:uppercase">
+              {r.text}
+              {r.source !== houseRules.source.cite && (
+                <span className="text-sm text-ink-soft"> ({r.source}, from memory)</span>
+              )}
+            </li>
+          ))}
+          {level.reasons.length === 0 && <li>Nothing is asked for.</li>}
+        </Lines>
+        <p className="text-sm text-ink-soft">Thresholds without a name are house rules: {houseRules.source.cite}.</p>
+      </div>
+      <div>
+        <NextRung from={level.rung} blockers={level.blockers} ladder={ladder} />
+      </div>
+    </div>
   );
 }
 
@@ -140,11 +167,18 @@ export function doseWords(dose: Dose): string {
   }
 }
 
-function NextRung({ level, ladder }: { level: Level; ladder: Ladder }) {
-  const above = ladder.rungs.filter((r) => r.rung > level.rung);
+interface Above {
+  readonly from: number;
+  readonly blockers: readonly Blocker[];
+  readonly ladder: Ladder;
+}
+
+/** What opens the rung above one, and what keeps those higher up. */
+function NextRung({ from, blockers, ladder }: Above) {
+  const above = ladder.rungs.filter((r) => r.rung > from);
   const [next, ...higher] = above;
   if (!next) return null;
-  const of = (rung: number): readonly Blocker[] => level.blockers.filter((b) => b.rung === rung);
+  const of = (rung: number): readonly Blocker[] => blockers.filter((b) => b.rung === rung);
   return (
     <>
       <Lines title={`Opens the next: ${next.name}`}>
@@ -180,7 +214,7 @@ function NextRung({ level, ladder }: { level: Level; ladder: Ladder }) {
 function Lines({ title, children }: { title: string; children: ReactNode }) {
   return (
     <>
-      <h3 className="mt-4 border-b-2 border-ink pb-0.5 text-lg font-bold">{title}</h3>
+      <h3 className="border-b-2 border-ink pb-0.5 font-bold">{title}</h3>
       <ul className="mt-1.5 space-y-1">{children}</ul>
     </>
   );

@@ -2,6 +2,8 @@ import type { ReactNode } from 'react';
 import { painsToAsk, type Known } from '../../core/intake/known';
 import type { Step } from '../../core/steps';
 import { StateMark } from '../drawing/stateMark';
+import { lookOf } from '../drawing/patterns';
+import { levelsShown, waitWords } from '../levels/levelsShown';
 import { Stool } from '../drawing/stool';
 import { changeWords, ScoreRail, trialMark } from '../scores/rail';
 import type { AttemptView, PersonView, SittingView } from '../../core/personView';
@@ -245,18 +247,25 @@ function Others({ attempts }: { attempts: readonly AttemptView[] }) {
 }
 
 function LevelLine({ view }: { view: PersonView }) {
-  const level = view.levelWaiting ?? view.confirmed.at(-1)?.level;
+  const { levelsWaiting, levelsNow } = view;
   if (view.levels.refused) return <p className="py-4">{view.levels.refused.text}</p>;
-  if (!level) return <p className="py-4">The level follows from the first result.</p>;
+  const shown = levelsShown(view);
+  const [first] = shown;
+  if (!first) return <p className="py-4">Levels follow from the first result.</p>;
   return (
     <div className="flex items-center gap-4 py-3">
-      <Stool heightCm={level.targetCm} support={level.support} size={130} />
-      <div>
-        <p className="num text-xl font-bold text-squat">{level.code}</p>
-        <p className="text-lg font-bold">{level.name}</p>
-        <p>{level.supportWords}</p>
+      <Stool heightCm={first.targetCm} support={first.support} size={120} />
+      <div className="min-w-0 flex-1">
+        <ul>
+          {shown.map((level) => (
+            <li key={level.pattern} className="flex flex-wrap gap-x-3">
+              <span className={`num w-32 font-bold ${lookOf(level.pattern).words}`}>{level.code}</span>
+              <span className="font-semibold">{level.name}</span>
+            </li>
+          ))}
+        </ul>
         <p className="text-sm">
-          {view.levelWaiting ? 'waits for your yes' : `confirmed ${dayWords(view.confirmed.at(-1)?.confirmedOn ?? '')}`}
+          {levelsWaiting.length > 0 ? waitWords(view) : `confirmed ${dayWords(levelsNow[0]?.confirmedOn ?? '')}`}
         </p>
       </div>
     </div>

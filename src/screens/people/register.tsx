@@ -291,7 +291,7 @@ export function Register({ start, asks, groups, sitting, deed }: Props) {
                     {line.lastTestedOn ? dayWords(line.lastTestedOn) : '–'}
                   </td>
                   <td className="num pr-3 max-md:hidden">
-                    {line.code ?? (line.waitingCode ? `(${line.waitingCode})` : '–')}
+                    {line.codes[0] ?? (line.waitingCodes[0] ? `(${line.waitingCodes[0]})` : '–')}
                   </td>
                   <td className={`pr-3 whitespace-nowrap ${wide}`}>{line.dueOn ? dayWords(line.dueOn) : '–'}</td>
                   <td className={wide}>

@@ -29,7 +29,7 @@ export function TodayScreen({ today, place, lines, sitting, groups, seat }: Prop
   const due = free
     .filter((p) => p.dueOn === null || p.dueOn <= today)
     .sort((a, b) => (a.dueOn ?? '').localeCompare(b.dueOn ?? ''));
-  const waiting = free.filter((p) => p.waitingCode !== null && !due.includes(p));
+  const waiting = free.filter((p) => p.waitingCodes.length > 0 && !due.includes(p));
   const broken = free.filter((p) => p.toRepeat);
   const lapsing = lines
     .filter((p) => p.lapsesOn !== null)
@@ -158,12 +158,18 @@ export function TodayScreen({ today, place, lines, sitting, groups, seat }: Prop
                   <Open
                     key={p.id}
                     name={p.name}
-                    words={`level ${p.waitingCode ?? ''} to confirm`}
+                    words={
+                      p.waitingCodes.length === 1
+                        ? `level ${p.waitingCodes[0] ?? ''} to confirm`
+                        : `${p.waitingCodes.length} levels to confirm`
+                    }
                     href={`/people/${p.id}/levels`}
                   />
                 ))}
               </ul>
-              {waiting.length > 4 && <More href="/levels" words={`and ${waiting.length - 4} more levels`} />}
+              {waiting.length > 4 && (
+                <More href="/levels" words={`and ${waiting.length - 4} more with levels to confirm`} />
+              )}
               {waiting.length + broken.length + lapsing.length + toComplete.length === 0 && (
                 <p className="py-3">Nothing.</p>
               )}

@@ -11,7 +11,7 @@ import {
   type SaveGroup,
 } from '../../../use-cases/groups';
 import { keepPrinted, type KeepPrinted } from '../../../use-cases/printedPages';
-import { confirmLevel, type ConfirmLevel } from '../../../use-cases/readPeople';
+import { confirmLevels, type ConfirmLevels } from '../../../use-cases/readPeople';
 import { enterSheet, type EnterSheet } from '../../../use-cases/enterSheet';
 import { noteToday, type SaveEntry } from '../../../use-cases/saveEntry';
 import { addPerson, addWalkIn, changePerson, type SavePerson } from '../../../use-cases/savePerson';
@@ -34,8 +34,8 @@ export async function noteOfPerson(id: string, content: unknown, key: string): P
   return noteToday(await theRegister(), id, content, today(), key);
 }
 
-export async function saveConfirmedLevel(id: string): Promise<ConfirmLevel> {
-  return confirmLevel(await theRegister(), id, today());
+export async function saveConfirmedLevel(id: string): Promise<ConfirmLevels> {
+  return confirmLevels(await theRegister(), id, today());
 }
 
 export async function saveSheet(form: unknown): Promise<EnterSheet> {
