@@ -218,7 +218,7 @@ test('by touch alone, on an upright tablet: the same loop, with hands used and a
   await tap('See the score');
   await says(page, '[data-testid=score-value]', '4 with hands');
   expect(await textOf(page, 'main')).not.toMatch(/about \d+ in 100/);
-  await tap('See the level');
+  await tap('See the levels');
   await says(page, '[data-testid=level-code]', 'S2/');
   await tap('Confirm 3 levels');
   await says(page, '[data-testid=confirmed]', 'Confirmed');

@@ -85,6 +85,13 @@ describe('finding somebody', () => {
     );
     expect((await names({ search: 'S5' })).length).toBe(on('S5/').length);
     expect(await names({ search: 'S9' })).toEqual([]);
+    // On every ladder, not the squat alone.
+    expect((await names({ search: 'h8/' })).sort()).toEqual(
+      on('H8/')
+        .map((l) => l.name)
+        .sort(),
+    );
+    expect(on('H8/').length).toBeGreaterThan(2);
   });
   test('filters, groups and sorting', async () => {
     expect(await names({ filter: 'not-tested' })).toEqual(['Casper Oyelaran', 'Maud Jessop']);

@@ -31,6 +31,8 @@ export const cautions = {
     'Faint, head strike or unexplained fall; new weakness or change of gait; unexplained weight loss or night pain.',
     'Heart, pressure or sugar disease that is not under control.',
   ],
+  /** Where the hands hold on. */
+  holding: 'A chair to hold has its seat to the wall: push down, never pull. Only a fixed rail may be pulled.',
   always: [
     'A spotter within arm’s reach, on the weaker side, for each person in a balance test.',
     'The chair to sit on has its back to the wall; the chair to hold has its seat to the wall.',

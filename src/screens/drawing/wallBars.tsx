@@ -133,7 +133,15 @@ function tagOf(blockers: readonly Blocker[]): string | null {
   if (!first) return null;
   const more = blockers.length - 1;
   const tries = more > 0 ? [`${first.tag} · and ${more} more`, `${first.tag} +${more}`] : [first.tag];
-  return tries.find((words) => wordsWidth(words, 13) + 28 <= inner - 30) ?? `${blockers.length} things`;
+  const fits = (words: string) => wordsWidth(words, 13) + 28 <= inner - 24;
+  return tries.find(fits) ?? cut(tries.at(-1) ?? '', fits);
+}
+
+/** As much as fits; the whole of it stands below the bars. */
+function cut(words: string, fits: (words: string) => boolean): string {
+  let shorter = words;
+  while (shorter !== '' && !fits(`${shorter}…`)) shorter = shorter.slice(0, -1);
+  return `${shorter.trimEnd()}…`;
 }
 
 function barsWords(ladder: Ladder, level: Level | undefined): string {

@@ -14,33 +14,40 @@ export interface Bay {
   readonly detail: ReactNode;
 }
 
-/** Bays side by side; a tap or the arrow keys choose the one that is told of below. */
+/** Bays side by side, or one at a time where there is no room; a tap or the arrow keys choose the one that is told of below. */
 export function LevelBays({ bays, aside }: { bays: readonly Bay[]; aside: ReactNode }) {
   return (
     <TabGroup>
-      <TabList className="mt-3 grid grid-cols-2 gap-x-6 gap-y-3 lg:grid-cols-4">
+      <TabList className="mt-3 grid grid-cols-4 gap-x-2 lg:gap-x-6">
         {bays.map(({ pattern, title, waits, bars }) => (
           <Tab
             key={pattern}
             className="group cursor-pointer rounded-md border-2 border-transparent p-1 text-left data-selected:border-ink data-selected:bg-board"
           >
-            <span className="flex items-baseline gap-2.5 px-1">
+            <span className="flex flex-wrap items-baseline gap-x-2.5 px-1">
               <span className={`text-2xl leading-8 font-extrabold ${lookOf(pattern).words}`}>{pattern}</span>
               <span className="text-lg font-bold">{title}</span>
-              {waits && <span className="ml-auto text-sm">to confirm</span>}
+              {waits && <span className="ml-auto text-sm max-sm:hidden">to confirm</span>}
             </span>
             <CourtLine pattern={pattern} />
-            {bars}
+            <span className="hidden lg:block">{bars}</span>
           </Tab>
         ))}
       </TabList>
-      <div className="mt-3 flex flex-wrap items-start gap-x-8 gap-y-4 border-t-4 border-ink pt-3 lg:flex-nowrap">
-        <TabPanels className="min-w-0 flex-1">
-          {bays.map(({ pattern, detail }) => (
-            <TabPanel key={pattern}>{detail}</TabPanel>
+      <div className="mt-3 flex flex-col gap-x-8 gap-y-4 border-t-4 border-ink pt-3 lg:flex-row lg:items-start">
+        <TabPanels className="w-full min-w-0 flex-1">
+          {bays.map(({ pattern, bars, detail }) => (
+            <TabPanel
+              key={pattern}
+              className="max-lg:grid max-lg:gap-x-8 max-lg:gap-y-4 max-lg:sm:grid-cols-[300px_1fr]"
+            >
+              {/* Four bays beside each other need a wide screen; on others the chosen one stands here. */}
+              <div className="lg:hidden">{bars}</div>
+              {detail}
+            </TabPanel>
           ))}
         </TabPanels>
-        <div className="flex flex-wrap gap-3 lg:w-60 lg:flex-col">{aside}</div>
+        <div className="flex flex-wrap gap-3 max-lg:order-first lg:w-60 lg:flex-col">{aside}</div>
       </div>
     </TabGroup>
   );

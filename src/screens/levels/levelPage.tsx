@@ -116,6 +116,7 @@ function Detail({ ladder, level }: { ladder: Ladder; level: Level }) {
             <HazardMark hazard={hazard} /> {cautions.byHazard[hazard]}
           </p>
         ))}
+        {holdsOn(level, ladder) && <p className="mt-2 text-sm font-semibold">{cautions.holding}</p>}
         {level.missing && (
           <p className="mt-2 flex gap-3 font-semibold">
             <StateMark mark="watch" silent /> Missing here: {level.missing}
@@ -143,21 +144,28 @@ function Detail({ ladder, level }: { ladder: Ladder; level: Level }) {
   );
 }
 
+/** Whether balance asks for a hand on something. */
+function holdsOn({ rung, support }: Level, ladder: Ladder): boolean {
+  const fixed = ladder.rungs.find((r) => r.rung === rung)?.support !== undefined;
+  return !fixed && (support === '2' || support === '1' || support === 'f');
+}
+
 /** What to put up and do, in one breath. */
 function doWords(level: Level, ladder: Ladder): string {
   const rung = ladder.rungs.find((r) => r.rung === level.rung);
   const built = level.targetFrom && level.targetFrom.length > 1 ? ` (${level.targetFrom.join(' + ')})` : '';
   const seat = level.targetCm === null ? '' : ` Seat ${level.targetCm} cm${built}, back to the wall.`;
   const load = level.loadKg === null ? '' : ` ${level.loadKg} kg held close.`;
-  return `${rung?.does ?? ''}${seat} ${capital(level.supportWords)}.${load} ${capital(doseWords(level.dose))}.`;
+  return `${rung?.does ?? ''}${seat} ${capital(level.supportWords)}.${load} ${capital(doseWords(level.dose, rung?.aSide))}.`;
 }
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
-export function doseWords(dose: Dose): string {
+/** @param aSide left and right each as often */
+export function doseWords(dose: Dose, aSide = false): string {
   switch (dose.kind) {
     case 'reps':
-      return `${dose.reps} ${dose.reps === 1 ? 'repetition' : 'repetitions'}, ${dose.sets === 1 ? 'one set' : `${dose.sets} sets`}`;
+      return `${dose.reps} ${dose.reps === 1 ? 'repetition' : 'repetitions'}${aSide ? ' a side' : ''}, ${dose.sets === 1 ? 'one set' : `${dose.sets} sets`}`;
     case 'holds':
       return `hold ${dose.holdS} s, ${dose.sets} times`;
     case 'intervals':

@@ -15,7 +15,7 @@ const nextButton: Readonly<Record<Step, string>> = {
   intake: 'See what is noted',
   test: 'Set up the test',
   scores: 'See the score',
-  levels: 'See the level',
+  levels: 'See the levels',
   train: 'Train',
   retest: 'See the retest',
 };
@@ -91,11 +91,11 @@ export function PersonScreen({ view }: { view: PersonView }) {
             id="does"
             more={
               <ButtonLink look="plain" href={hrefs.levels}>
-                Why this one
+                Why these
               </ButtonLink>
             }
           >
-            Squat
+            Levels
           </Heading>
           <LevelLine view={view} />
           <Readiness known={known} personId={person.id} />
@@ -254,12 +254,12 @@ function LevelLine({ view }: { view: PersonView }) {
   if (!first) return <p className="py-4">Levels follow from the first result.</p>;
   return (
     <div className="flex items-center gap-4 py-3">
-      <Stool heightCm={first.targetCm} support={first.support} size={120} />
+      <Stool heightCm={first.targetCm} support={first.support} size={84} />
       <div className="min-w-0 flex-1">
-        <ul>
+        <ul className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
           {shown.map((level) => (
-            <li key={level.pattern} className="flex flex-wrap gap-x-3">
-              <span className={`num w-32 font-bold ${lookOf(level.pattern).words}`}>{level.code}</span>
+            <li key={level.pattern} className="contents">
+              <span className={`num font-bold ${lookOf(level.pattern).words}`}>{level.code}</span>
               <span className="font-semibold">{level.name}</span>
             </li>
           ))}

@@ -63,7 +63,7 @@ export function ScoreScreen({ view, protocol, test }: Props) {
             All scores
           </Link>
           <ButtonLink href={personHrefs(view.person.id).levels} hotkey="L">
-            See the level
+            See the levels
           </ButtonLink>
         </span>
       </div>

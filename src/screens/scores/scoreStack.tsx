@@ -67,7 +67,7 @@ export function ScoreStack({ view, printed, today }: Props) {
               Results from paper
             </ButtonLink>
             <ButtonLink href={hrefs.levels} hotkey="L">
-              See the level
+              See the levels
             </ButtonLink>
           </div>
           <Wide label="All tests">

@@ -79,7 +79,7 @@ export const bridge = {
       stance: 'lying',
       floor: true,
       aSide: true,
-      needs: [{ kind: 'person', fact: 'oneLegBridges', atLeast: 3, why: 'the weaker side lifts cleanly', ...practice }],
+      needs: [{ kind: 'person', fact: 'oneLegBridges', atLeast: 3, why: 'either side lifts cleanly', ...practice }],
       support: { is: '0', words: 'lying on the mat' },
       dose: 'reps',
       load: false,

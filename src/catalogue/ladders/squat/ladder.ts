@@ -102,7 +102,7 @@ export const squat = {
           why: 'heels stay down at that depth',
           ...practice,
           anyOf: [
-            { kind: 'person', seen: 'heelDownAtTarget', why: 'heels seen down at that depth', ...practice },
+            { kind: 'person', seen: 'heelDownAtTarget', why: 'heels seen to stay down', ...practice },
             { kind: 'person', fact: 'kneeToWallCm', atLeast: 6, why: 'ankles bend far enough', ...practice },
           ],
         },
