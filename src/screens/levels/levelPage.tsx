@@ -42,10 +42,12 @@ export function LevelScreen({ view, confirm }: Props) {
         <Detail ladder={ladder} level={level} />
       ) : (
         <div className="grid gap-x-8 gap-y-4 lg:grid-cols-2">
-          <p className="py-1 text-lg font-bold">No rung is open here today.</p>
-          <div>
-            <NextRung from={0} blockers={blockers} ladder={ladder} />
-          </div>
+          <h2 className="py-1 text-lg font-bold">No rung is open here today.</h2>
+          {blockers.length > 0 && (
+            <div>
+              <NextRung from={0} blockers={blockers} ladder={ladder} />
+            </div>
+          )}
         </div>
       ),
     };
