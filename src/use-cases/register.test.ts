@@ -1,7 +1,7 @@
-import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { copyFileSync, existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { afterEach, beforeEach, describe, expect, test } from 'vitest';
+import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, test } from 'vitest';
 import { openRegister, type Register } from '../database/connection';
 import { loadDemo } from '../demo/load';
 import { askRegister, lookForDoubles, wholeRegister } from './everybody';
@@ -62,7 +62,20 @@ const well = {
 };
 
 describe('finding somebody', () => {
-  beforeEach(() => loadDemo(db, today));
+  // Made once; each test works on a copy of its own.
+  const made = mkdtempSync(join(tmpdir(), 'register-demo-'));
+  beforeAll(async () => {
+    const demo = await openRegister(join(made, 'demo.sqlite'));
+    await loadDemo(demo, today);
+    await demo.destroy();
+  });
+  afterAll(() => rmSync(made, { recursive: true }));
+  beforeEach(async () => {
+    await db.destroy();
+    for (const part of ['', '-wal', '-shm']) rmSync(`${file}${part}`, { force: true });
+    copyFileSync(join(made, 'demo.sqlite'), file);
+    db = await openRegister(file);
+  });
   test.each([
     ['Tverra', 'Agnes Tverrå'],
     ['hallstrom dov', 'Dov Hallström'],
