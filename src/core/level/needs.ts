@@ -42,9 +42,10 @@ export function checkNeed(need: PlainNeed, oldCarries: boolean, facts: Facts, re
   return { holds: false, block: measuredBlock(fact, reading, need, enough) };
 }
 
-type MeasuredNeed = Extract<Need, { fact: unknown }>;
+/** How much of a measured fact is asked. */
+type Asked = { readonly atLeast: number } | { readonly under: number };
 
-const reaches = (need: MeasuredNeed, cautious: number): boolean =>
+const reaches = (need: Asked, cautious: number): boolean =>
   'under' in need ? cautious < need.under : cautious >= need.atLeast;
 
 function checkSeen(need: Extract<Need, { seen: unknown }>, facts: Facts): NeedAnswer {
@@ -88,7 +89,7 @@ function checkAny(needs: readonly Need[], oldCarries: boolean, facts: Facts, rea
   return { holds: false, block: { ...first, text: [first, ...rest].map((b) => b.text).join(', or '), or: rest } };
 }
 
-function reasonText(fact: MeasuredFact, reading: Reading, need: MeasuredNeed): string {
+function reasonText(fact: MeasuredFact, reading: Reading, need: Asked): string {
   const { measured, cautious } = reading;
   const old = reading.state === 'old' ? `, from ${String(reading.on)}: due to be tested again` : '';
   if (fact.reads === 'managed') return `${fact.title}: yes${old}`;
@@ -97,7 +98,8 @@ function reasonText(fact: MeasuredFact, reading: Reading, need: MeasuredNeed): s
   return `${fact.title}: ${String(measured)} ${fact.unit}${room}, ${asked} asked${old}`;
 }
 
-function measuredBlock(fact: MeasuredFact, reading: Reading, asked: MeasuredNeed, onlyOld: boolean): Block {
+/** @param onlyOld enough was shown, but too long ago to open anything */
+export function measuredBlock(fact: MeasuredFact, reading: Reading, asked: Asked, onlyOld: boolean): Block {
   const [need, measuredNeeded] =
     'under' in asked
       ? [asked.under, measuredUnder(fact, asked.under)]
@@ -131,7 +133,7 @@ function measuredBlock(fact: MeasuredFact, reading: Reading, asked: MeasuredNeed
 }
 
 /** What would open it, in full and for a tag. */
-function wantedWords(fact: MeasuredFact, asked: MeasuredNeed, measuredNeeded: number): { wanted: string; tag: string } {
+function wantedWords(fact: MeasuredFact, asked: Asked, measuredNeeded: number): { wanted: string; tag: string } {
   if (fact.reads === 'managed') return { wanted: 'it managed', tag: '' };
   if ('under' in asked)
     return { wanted: `${measuredNeeded} ${fact.unit} or less`, tag: `${measuredNeeded} ${fact.unit} or less` };

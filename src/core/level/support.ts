@@ -2,9 +2,8 @@ import { supports, type Facts, type RungConfirmed, type Support } from '../shape
 import type { BalanceRow, BalanceStance, LevelRules, MeasuredFactId, Rung } from '../shapes/ladder';
 import type { Blocker, Reason } from './answer';
 import type { LimiterInForce } from '../intake/inForce';
-import { measuredFor } from './cautious';
 import { changesOf } from './limits';
-import type { Readings } from './needs';
+import { measuredBlock, type Readings } from './needs';
 
 export interface SupportAnswer {
   readonly support: Support | 'closed';
@@ -162,21 +161,9 @@ export function supportBlocks(rung: Rung, asked: number, wanted: Support, one: S
   ];
 }
 
-function balanceBlock(id: MeasuredFactId, need: number, { readings }: SupportCase): Block {
+function balanceBlock(id: MeasuredFactId, atLeast: number, { readings }: SupportCase): Block {
   const found = readings.get(id);
   if (!found) throw new RangeError(`supportBlocks: the rules measure no ${id}`);
   const { fact, reading } = found;
-  const measuredNeeded = measuredFor(fact, need);
-  return {
-    fact: id,
-    have: reading.measured === null ? null : reading.cautious,
-    measured: reading.measured,
-    need,
-    measuredNeeded,
-    tag:
-      reading.measured === null
-        ? `${fact.short} not tested`
-        : `${fact.short} ${measuredNeeded}, now ${reading.measured}`,
-    text: `hands as free as this asks: opens with ${measuredNeeded} ${fact.unit}, ${fact.title}`,
-  };
+  return measuredBlock(fact, reading, { atLeast }, reading.state === 'old' && reading.cautious >= atLeast);
 }
