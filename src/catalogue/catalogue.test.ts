@@ -49,6 +49,24 @@ test.each(ladders)('$title: rungs from 1 without a gap, every need names a measu
   for (const fact of rungs.flatMap((r) => r.needs.flatMap(facts))) expect(known).toContain(fact);
 });
 
+test.each(ladders)(
+  '$title: hands are fixed where nobody stands, the floor comes after the way up from it',
+  ({ rungs }) => {
+    for (const { name, stance, support } of rungs)
+      if (stance === 'seated' || stance === 'lying') expect([name, support !== undefined]).toEqual([name, true]);
+    const floor = rungs.findIndex((r) => r.floor);
+    const below = floor < 0 ? [] : rungs.slice(0, floor + 1).flatMap((r) => r.needs);
+    if (floor >= 0) expect(below.some((n) => 'fact' in n && n.fact === 'floorTransfer')).toBe(true);
+  },
+);
+
+test('a limiter closes only rungs that are built, or ladders that are not', () => {
+  for (const { title, closes } of limiterRows)
+    for (const { pattern, rungs } of ladders)
+      for (const [from, to] of closes[pattern] ?? [])
+        expect([title, from >= 1 && from <= to && to <= rungs.length]).toEqual([title, true]);
+});
+
 test('every limiter kind has a row, and closes only tests that exist', () => {
   expect(new Set(limiterRows.map((r) => r.kind))).toEqual(new Set(limiterKinds));
   const ids = new Set(protocols.map((p) => p.id));
