@@ -7,6 +7,7 @@ import type { Place } from '../../core/shapes/person';
 import { HazardMark } from '../drawing/hazardMark';
 import { StateMark } from '../drawing/stateMark';
 import { ButtonLink } from '../touch/button';
+import { LadderTables } from './ladderTables';
 import { SeatRow } from './seatRow';
 
 /** Where the numbers come from, what there is to sit on, and the cautions in full. */
@@ -26,22 +27,32 @@ export function LibraryScreen({
     <div className="pt-5">
       <h1 className="text-2xl font-extrabold">Library</h1>
       <div className="mt-3 grid gap-x-12 gap-y-8 lg:grid-cols-[1.35fr_1fr]">
-        <section aria-labelledby="norms">
-          <Heading id="norms">Norms and limits</Heading>
-          <p className="mt-2">
-            Every table as printed, with its source; the row of anybody lit, and a result scored without keeping it.
-          </p>
-          <ul className="mt-2">
-            {protocols.map((p) => (
-              <li key={p.id} className="border-b border-rule">
-                <Link href={`/library/norms/${p.id}`} className="flex min-h-11 items-center gap-3">
-                  <b className="underline decoration-rule underline-offset-4">{p.title}</b>
-                  <span className="ml-auto text-sm text-ink-soft">{figuresOf(p)}</span>
-                </Link>
-              </li>
-            ))}
-          </ul>
-        </section>
+        <div className="min-w-0 space-y-8">
+          <section aria-labelledby="norms">
+            <Heading id="norms">Norms and limits</Heading>
+            <p className="mt-2">
+              Every table as printed, with its source; the row of anybody lit, and a result scored without keeping it.
+            </p>
+            <ul className="mt-2">
+              {protocols.map((p) => (
+                <li key={p.id} className="border-b border-rule">
+                  <Link href={`/library/norms/${p.id}`} className="flex min-h-11 items-center gap-3">
+                    <b className="underline decoration-rule underline-offset-4">{p.title}</b>
+                    <span className="ml-auto text-sm text-ink-soft">{figuresOf(p)}</span>
+                  </Link>
+                </li>
+              ))}
+            </ul>
+          </section>
+          <section aria-labelledby="ladders">
+            <Heading id="ladders">Ladders</Heading>
+            <p className="mt-2">
+              What each rung asks for, with room for a bad day already taken off. House rules: common practice, no
+              published source, but for the chair stand of S5.
+            </p>
+            <LadderTables />
+          </section>
+        </div>
         <div className="min-w-0 space-y-8">
           <section aria-labelledby="cupboard">
             <Heading id="cupboard">The cupboard of {place.name}</Heading>

@@ -1,0 +1,60 @@
+import { ladders } from '../../catalogue/ladders';
+import { measuredFacts } from '../../catalogue/rules/margins';
+import { supportWords } from '../../core/level/support';
+import type { Ladder, Need } from '../../core/shapes/ladder';
+import { CourtLine, lookOf } from '../drawing/patterns';
+
+/** Every rung of every ladder with what it asks for; what lower rungs ask of the person is asked too. */
+export function LadderTables() {
+  return (
+    <div className="mt-2 space-y-2">
+      {ladders.map((ladder) => (
+        <details key={ladder.pattern}>
+          <summary className="flex min-h-11 cursor-pointer flex-wrap items-center gap-x-3">
+            <span className={`text-2xl leading-8 font-extrabold ${lookOf(ladder.pattern).words}`}>
+              {ladder.pattern}
+            </span>
+            <b className="underline decoration-rule underline-offset-4">{ladder.title}</b>
+            <span className="ml-auto text-sm text-ink-soft">{ladder.rungs.length} rungs</span>
+          </summary>
+          <CourtLine pattern={ladder.pattern} />
+          <Rungs ladder={ladder} />
+        </details>
+      ))}
+    </div>
+  );
+}
+
+function Rungs({ ladder: { rungs } }: { ladder: Ladder }) {
+  return (
+    <table className="w-full text-left">
+      <thead className="text-sm text-ink-soft">
+        <tr>
+          <th className="py-1 pr-3 font-semibold">Rung</th>
+          <th className="font-semibold">Asks for</th>
+        </tr>
+      </thead>
+      <tbody>
+        {[...rungs].reverse().map((rung) => (
+          <tr key={rung.rung} className="border-t border-rule align-top">
+            <th className="py-1.5 pr-3 font-normal">
+              <span className="num font-bold">{rung.rung}</span> <b>{rung.name}</b>
+              <span className="block text-sm text-ink-soft">{rung.does}</span>
+            </th>
+            <td className="w-1/2 py-1.5">{rung.needs.map(needWords).join('; ') || 'nothing'}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function needWords(need: Need): string {
+  if ('anyOf' in need) return need.anyOf.map(needWords).join(', or ');
+  if ('support' in need) return `hands as free as ${supportWords[need.support]}`;
+  if (!('fact' in need)) return need.why;
+  const fact = measuredFacts.find((m) => m.id === need.fact);
+  if (!fact || fact.reads === 'managed') return fact?.title ?? need.fact;
+  const asked = 'under' in need ? `under ${need.under}` : need.atLeast;
+  return `${fact.short} ${asked}${fact.unit === 's' || fact.unit === 'cm' ? ` ${fact.unit}` : ''}`;
+}
