@@ -3,7 +3,15 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
   test: {
     projects: [
-      { test: { name: 'unit', environment: 'node', include: ['src/**/*.test.{ts,tsx}'], testTimeout: 60_000, hookTimeout: 60_000 } },
+      {
+        test: {
+          name: 'unit',
+          environment: 'node',
+          include: ['src/**/*.test.{ts,tsx}'],
+          testTimeout: 60_000,
+          hookTimeout: 60_000,
+        },
+      },
       {
         test: {
           name: 'e2e',
