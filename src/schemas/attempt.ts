@@ -4,6 +4,13 @@ import { outcomes, walkingAids } from '../core/shapes/facts';
 import { day, exactly, listOf, numberIn, oneOf, wholeIn, within, yesNo } from './building';
 import { bodyLimits, fourStageSeconds, helps } from './requests';
 
+export const conditionsFields = () =>
+  exactly({
+    seatHeightCm: numberIn(...bodyLimits.seatCm, 'cm'),
+    aid: oneOf(walkingAids),
+    shoes: oneOf(['flat', 'cushioned', 'barefoot']),
+  });
+
 const stamp = {
   seq: wholeIn(0, 100_000).required('is needed'),
   atMs: numberIn(-3_600_000, 86_400_000, 'ms').required('is needed'),
@@ -35,7 +42,9 @@ const carries = {
     seconds: fourStageSeconds().optional().default(undefined),
     help: oneOf(helps),
     who: string().typeError('must be text').max(80, 'must have at most 80 letters'),
+    counts: yesNo().oneOf([true], 'is true or left out'),
   },
+  condition: { ...conditionsFields().fields, reason: reason() },
   strike: { ofSeq: wholeIn(0, 100_000).required('is needed'), reason: reason() },
   add: { value: numberIn(-200, 1000).required('is needed'), reason: reason() },
   move: { toPersonId: string().required('is needed'), reason: reason() },
@@ -58,13 +67,6 @@ const event = mixed<AttemptEvent>()
     } catch (fault) {
       return within(this.path, fault);
     }
-  });
-
-export const conditionsFields = () =>
-  exactly({
-    seatHeightCm: numberIn(...bodyLimits.seatCm, 'cm'),
-    aid: oneOf(walkingAids),
-    shoes: oneOf(['flat', 'cushioned', 'barefoot']),
   });
 
 /** The whole list of events of one attempt, as it is sent each time. */

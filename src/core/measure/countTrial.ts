@@ -1,17 +1,14 @@
 import type { AttemptEvent, StopReason } from '../shapes/attempt';
+import { liveEvents, movedTo } from './live';
+import { phaseOf, type Phase } from './phase';
 
 /** Rises when the same events would give another result. */
-export const measureVersion = 2;
-
-/** Longest absence of the page that a running trial survives. */
-export const longestGapMs = 2000;
-
-type CountState = 'waiting' | 'running' | 'half-way-open' | 'finished' | 'stopped' | 'to-repeat';
+export const measureVersion = 3;
 
 /** What a list of events says of a counted trial, at any moment of it and for ever after. */
 export interface CountTrial {
   readonly kind: 'count';
-  readonly state: CountState;
+  readonly state: Phase;
   /** Stands counted up to the last moment, with or without hands. */
   readonly counted: number;
   readonly handsUsed: boolean;
@@ -31,6 +28,8 @@ export interface CountTrial {
   /** The page was away for a moment and the trial went on. */
   readonly gapMs: number;
   readonly fromPaper: boolean;
+  /** Said by hand to be the result of its day, whatever else was had that day. */
+  readonly counts: boolean;
   /** Who took it down, where it was written on paper. */
   readonly who: string | null;
   readonly falseStarts: number;
@@ -46,46 +45,28 @@ export interface CountRule {
  * Reads a counted trial out of its events.
  *
  * A stand counts when it was marked from 0 up to and including the last millisecond (30 000 for 30 s). `undo` takes
- * back the newest stand or hands mark still standing. A struck event is left out; an `add` correction sets the count.
+ * back the newest press still standing, whether it counted or came after the tone. A struck event is left out; an `add`
+ * correction sets the count.
  * @param events in any order; `seq` decides
  */
 export function readCountTrial(rule: CountRule, events: readonly AttemptEvent[]): CountTrial {
-  const struck = new Set(events.flatMap((e) => (e.kind === 'strike' ? [e.ofSeq] : [])));
-  const live = [...events].sort((a, b) => a.seq - b.seq).filter((e) => !struck.has(e.seq));
+  const live = liveEvents(events);
   const entered = live.findLast((e) => e.kind === 'entered');
   const corrected = live.findLast((e) => e.kind === 'add');
   const stop = live.find((e) => e.kind === 'stop');
   const half = live.find((e) => e.kind === 'half-rep');
   const gaps = live.flatMap((e) => (e.kind === 'gap' ? [e.lengthMs] : []));
-  const moved = live.findLast((e) => e.kind === 'move');
-  const lastMs = rule.durationS * 1000;
-
-  const marks: { readonly hands: boolean; readonly atMs: number }[] = [];
-  for (const event of live) {
-    const inTime = event.atMs >= 0 && event.atMs <= lastMs;
-    if (event.kind === 'rep' && inTime) marks.push({ hands: false, atMs: event.atMs });
-    // Hands are noticed late as often as in time, so the mark may come while the half-way question is open.
-    else if (event.kind === 'hands') marks.push({ hands: true, atMs: event.atMs });
-    else if (event.kind === 'undo') marks.pop();
-    else if (event.kind === 'false-start') marks.length = 0;
-  }
-  const repsMs = marks.filter((m) => !m.hands).map((m) => m.atMs);
-  const firstHands = marks.findIndex((m) => m.hands);
+  const marks = marksOf(live, rule.durationS * 1000);
+  const repsMs = marks.filter((m) => m.is === 'stand').map((m) => m.atMs);
+  const firstHands = marks.findIndex((m) => m.is === 'hands');
   const halfRepCounted = half?.counts === true;
   const handsUsed = entered ? entered.handsUsed : firstHands >= 0;
   const seen = repsMs.length + (halfRepCounted ? 1 : 0);
   const counted = corrected?.value ?? entered?.value ?? seen;
   const cleanSeen = entered
     ? (entered.cleanBeforeHands ?? 0)
-    : marks.slice(0, firstHands).filter((m) => !m.hands).length;
-  const state = stateOf({
-    started: live.some((e) => e.kind === 'start'),
-    entered: entered !== undefined,
-    stopped: stop !== undefined,
-    ended: live.some((e) => e.kind === 'end'),
-    answered: half !== undefined,
-    brokenOff: gaps.some((ms) => ms > longestGapMs) || live.some((e) => e.kind === 'hold'),
-  });
+    : marks.slice(0, firstHands).filter((m) => m.is === 'stand').length;
+  const state = phaseOf(live);
   return {
     kind: 'count',
     state,
@@ -101,20 +82,30 @@ export function readCountTrial(rule: CountRule, events: readonly AttemptEvent[])
     stopReason: stop?.reason ?? null,
     gapMs: gaps.reduce((sum, ms) => sum + ms, 0),
     fromPaper: entered !== undefined,
+    counts: entered?.counts === true,
     who: entered?.who ?? null,
     falseStarts: live.filter((e) => e.kind === 'false-start').length,
-    movedTo: moved?.toPersonId ?? null,
+    movedTo: movedTo(live),
   };
 }
 
-function stateOf(
-  was: Record<'started' | 'entered' | 'stopped' | 'ended' | 'answered' | 'brokenOff', boolean>,
-): CountState {
-  if (was.entered) return 'finished';
-  if (was.stopped) return 'stopped';
-  if (was.brokenOff) return 'to-repeat';
-  if (was.ended) return was.answered ? 'finished' : 'half-way-open';
-  return was.started ? 'running' : 'waiting';
+interface Mark {
+  /** A press after the tone, or before go, is `late`: it counts for nothing and can be taken back. */
+  readonly is: 'stand' | 'hands' | 'late';
+  readonly atMs: number;
+}
+
+/** The presses that stand, in their order. */
+function marksOf(live: readonly AttemptEvent[], lastMs: number): Mark[] {
+  const marks: Mark[] = [];
+  for (const { kind, atMs } of live) {
+    if (kind === 'rep') marks.push({ is: atMs >= 0 && atMs <= lastMs ? 'stand' : 'late', atMs });
+    // Hands are noticed late as often as in time, so the mark may come while the half-way question is open.
+    else if (kind === 'hands') marks.push({ is: 'hands', atMs });
+    else if (kind === 'undo') marks.pop();
+    else if (kind === 'false-start') marks.length = 0;
+  }
+  return marks;
 }
 
 function perTen(repsMs: readonly number[], durationS: number): number[] {

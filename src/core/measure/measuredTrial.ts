@@ -3,6 +3,7 @@ import type { AttemptEvent } from '../shapes/attempt';
 import type { FourStageSeconds, Outcome, TestResult } from '../shapes/facts';
 import type { Protocol } from '../shapes/protocol';
 import type { CountTrial } from './countTrial';
+import { liveEvents, movedTo } from './live';
 
 /** What a list of events says of a test whose result was measured and written down, not counted tap by tap. */
 export interface MeasuredTrial {
@@ -18,6 +19,8 @@ export interface MeasuredTrial {
   readonly seconds: FourStageSeconds | null;
   readonly help: TestResult['help'];
   readonly fromPaper: boolean;
+  /** Said by hand to be the result of its day, whatever else was had that day. */
+  readonly counts: boolean;
   /** Who took it down. */
   readonly who: string | null;
   readonly movedTo: string | null;
@@ -32,11 +35,9 @@ export type Trial = CountTrial | MeasuredTrial;
  * @param events in any order; `seq` decides
  */
 export function readMeasuredTrial(protocol: Protocol, events: readonly AttemptEvent[]): MeasuredTrial {
-  const struck = new Set(events.flatMap((e) => (e.kind === 'strike' ? [e.ofSeq] : [])));
-  const live = [...events].sort((a, b) => a.seq - b.seq).filter((e) => !struck.has(e.seq));
+  const live = liveEvents(events);
   const entered = live.findLast((e) => e.kind === 'entered');
   const corrected = live.findLast((e) => e.kind === 'add');
-  const moved = live.findLast((e) => e.kind === 'move');
   const held = live.some((e) => e.kind === 'hold');
   const outcome = entered?.outcome ?? 'done';
   const seconds = entered?.seconds ?? null;
@@ -54,8 +55,9 @@ export function readMeasuredTrial(protocol: Protocol, events: readonly AttemptEv
     seconds,
     help: entered?.help ?? null,
     fromPaper: entered !== undefined,
+    counts: entered?.counts === true,
     who: entered?.who ?? null,
-    movedTo: moved?.toPersonId ?? null,
+    movedTo: movedTo(live),
   };
 }
 

@@ -49,7 +49,11 @@ export type AttemptEvent = Stamp &
         readonly help?: NonNullable<TestResult['help']>;
         /** Who took it down. */
         readonly who?: string;
+        /** It stands for its day, also where that day was timed at the station. */
+        readonly counts?: true;
       }
+    /** What was noted of the conditions was wrong, or left out: this is how it was. */
+    | ({ readonly kind: 'condition'; readonly reason: string } & Conditions)
     /** Corrections: the struck event stays in the list, with who and why. */
     | { readonly kind: 'strike'; readonly ofSeq: number; readonly reason: string }
     | { readonly kind: 'add'; readonly value: number; readonly reason: string }
