@@ -1,15 +1,19 @@
+import { canonicalJson } from '../core/math/canonical';
+import { conditionsOf } from '../core/measure/conditions';
+import { inCountingOrder } from '../core/measure/countingOrder';
 import type { Trial } from '../core/measure/measuredTrial';
 import type { AttemptView } from '../core/personView';
 import type { AttemptEvent, Conditions } from '../core/shapes/attempt';
-import type { Side } from '../core/shapes/facts';
+import type { IsoDate, Side } from '../core/shapes/facts';
 import type { PersonId } from '../core/shapes/person';
 import { inOne, type Register } from './connection';
+import { erased } from './erase';
 import type { Schema } from './schema';
 
 export type ClientKey = string;
 
 /** What is sent with the events of an attempt. */
-export type AttemptHead = Omit<AttemptView, 'trial'>;
+export type AttemptHead = Omit<AttemptView, 'trial' | 'startedWallMs' | 'receivedAt'>;
 
 /** How a list of events becomes a result; handed in, so that the database knows no rule. */
 export type Derive = (events: readonly AttemptEvent[]) => { readonly trial: Trial; readonly version: number };
@@ -18,11 +22,14 @@ export type StoreAnswer =
   | { readonly kind: 'created' | 'known'; readonly trial: Trial }
   /** These places in the list hold something else already; both versions are kept. */
   | { readonly kind: 'conflict'; readonly seqs: readonly number[]; readonly trial: Trial }
-  | { readonly kind: 'other-attempt' };
+  /** The key belongs to an attempt sent for somebody or something else: what differs, in words. Nothing is changed. */
+  | { readonly kind: 'other-attempt'; readonly differs: readonly string[] };
+
+type EventRow = Schema['attempt_event'];
 
 /**
  * Stores the whole list of events of an attempt; what is already there is left alone, so sending twice is harmless.
- * Result and events are written in one transaction.
+ * Result and events are written in one transaction; whoever it is for is looked at inside it.
  */
 export async function storeAttempt(
   db: Register,
@@ -34,39 +41,14 @@ export async function storeAttempt(
   return inOne(db, async (trx) => {
     const key = head.clientKey;
     const known = await trx.selectFrom('attempt').selectAll().where('client_key', '=', key).executeTakeFirst();
-    // A moved attempt has another person than the one it is still sent with.
-    const same =
-      !known || (known.test === head.test && known.sitting_date === head.sittingDate && known.side === head.side);
-    if (!same) return { kind: 'other-attempt' };
+    const differs = known ? differencesOf(known, head) : [];
+    if (differs.length > 0) return { kind: 'other-attempt', differs };
     const before = await trx.selectFrom('attempt_event').selectAll().where('client_key', '=', key).execute();
-    const bySeq = new Map(before.map((row) => [row.seq, row.content_json]));
+    const bySeq = new Map(before.map((row) => [row.seq, canonicalRow(row)]));
     const sent = events.map((event) => ({ client_key: key, seq: event.seq, content_json: canonicalJson(event) }));
     const fresh = sent.filter((row) => !bySeq.has(row.seq));
     const clashing = sent.filter((row) => (bySeq.get(row.seq) ?? row.content_json) !== row.content_json);
-    const all = [...before, ...fresh].map((row) => JSON.parse(row.content_json) as AttemptEvent);
-    const { trial, version } = derive(all);
-    const derived = {
-      person_id: trial.movedTo ?? known?.person_id ?? head.personId,
-      conditions_json: canonicalJson(head.conditions),
-      started_wall_ms: Math.min(...all.map((e) => e.wallMs)),
-      state: trial.state,
-      result_json: JSON.stringify(trial),
-      measure_version: version,
-    };
-    if (known) await trx.updateTable('attempt').set(derived).where('client_key', '=', key).execute();
-    else
-      await trx
-        .insertInto('attempt')
-        .values({
-          client_key: key,
-          test: head.test,
-          protocol_version: head.protocolVersion,
-          sitting_date: head.sittingDate,
-          side: head.side,
-          received_at: at.toISOString(),
-          ...derived,
-        })
-        .execute();
+    const { trial } = await writeAttempt(trx, head, known, [...before, ...fresh], derive, at);
     if (fresh.length > 0) await trx.insertInto('attempt_event').values(fresh).execute();
     if (clashing.length > 0) {
       await trx
@@ -80,11 +62,126 @@ export async function storeAttempt(
   });
 }
 
-/** One person's attempts, or everybody's: by day, then in the order they were begun. */
+/** What of the head is not as it was sent first. Conditions change by an event, never by being sent otherwise. */
+function differencesOf(known: Schema['attempt'], head: AttemptHead): string[] {
+  const was = canonicalRow({ content_json: known.sent_conditions_json ?? known.conditions_json });
+  return [
+    ...(known.sent_for !== null && known.sent_for !== head.personId ? ['person'] : []),
+    ...(known.test === head.test ? [] : ['test']),
+    ...(known.protocol_version === head.protocolVersion ? [] : ['protocol version']),
+    ...(known.sitting_date === head.sittingDate ? [] : ['day']),
+    ...(known.side === head.side ? [] : ['side']),
+    ...(was === canonicalJson(head.conditions) ? [] : ['conditions']),
+  ];
+}
+
+const canonicalRow = ({ content_json }: Pick<EventRow, 'content_json'>): string =>
+  canonicalJson(JSON.parse(content_json));
+
+/** Writes what all events say together: whose it is, its conditions, its result, and the files it ever lay in. */
+async function writeAttempt(
+  trx: Register,
+  head: AttemptHead,
+  known: Schema['attempt'] | undefined,
+  rows: readonly EventRow[],
+  derive: Derive,
+  at: Date,
+): Promise<{ readonly trial: Trial }> {
+  const key = head.clientKey;
+  const all = rows.map((row) => JSON.parse(row.content_json) as AttemptEvent);
+  const { trial, version } = derive(all);
+  const first = known ? known.sent_for : head.personId;
+  const moved = trial.movedTo === erased ? null : trial.movedTo;
+  const sentConditions = known?.sent_conditions_json ?? canonicalJson(head.conditions);
+  const derived = {
+    person_id: moved ?? first ?? known?.person_id ?? head.personId,
+    conditions_json: canonicalJson(conditionsOf(JSON.parse(sentConditions) as Conditions, all)),
+    started_wall_ms: Math.min(...all.map((e) => e.wallMs)),
+    state: trial.state,
+    result_json: JSON.stringify(trial),
+    measure_version: version,
+  };
+  if (known) await trx.updateTable('attempt').set(derived).where('client_key', '=', key).execute();
+  else
+    await trx
+      .insertInto('attempt')
+      .values({
+        client_key: key,
+        test: head.test,
+        protocol_version: head.protocolVersion,
+        sitting_date: head.sittingDate,
+        side: head.side,
+        received_at: at.toISOString(),
+        sent_for: head.personId,
+        sent_conditions_json: sentConditions,
+        ...derived,
+      })
+      .execute();
+  const files = new Set([...(first === null ? [] : [first]), derived.person_id]);
+  await trx
+    .insertInto('attempt_trace')
+    .values([...files].map((person_id) => ({ client_key: key, person_id })))
+    .onConflict((c) => c.doNothing())
+    .execute();
+  return { trial };
+}
+
+/** Attempts whose result was derived by an earlier version of the rules. */
+export async function keysOfOlderResults(db: Register, version: number, most: number): Promise<ClientKey[]> {
+  const rows = await db
+    .selectFrom('attempt')
+    .select('client_key')
+    .where('measure_version', '<', version)
+    .orderBy('client_key')
+    .limit(most)
+    .execute();
+  return rows.map((r) => r.client_key);
+}
+
+/** Derives the result of an attempt anew from the events it has. */
+export async function deriveAnew(db: Register, clientKey: ClientKey, derive: Derive): Promise<void> {
+  await inOne(db, async (trx) => {
+    const known = await trx.selectFrom('attempt').selectAll().where('client_key', '=', clientKey).executeTakeFirst();
+    if (!known) return;
+    const rows = await trx.selectFrom('attempt_event').selectAll().where('client_key', '=', clientKey).execute();
+    await writeAttempt(trx, toAttempt(known), known, rows, derive, new Date(known.received_at));
+  });
+}
+
+/** Attempts of some people, or everybody's: by day, and within a day in the order in which they stand for it. */
 export async function listAttempts(db: Register, personIds?: readonly PersonId[]): Promise<AttemptView[]> {
-  const all = db.selectFrom('attempt').selectAll().orderBy('sitting_date').orderBy('started_wall_ms');
+  const all = db.selectFrom('attempt').selectAll().orderBy('sitting_date');
   const rows = await (personIds === undefined ? all : all.where('person_id', 'in', [...personIds])).execute();
-  return rows.map(toAttempt);
+  return rows
+    .map(toAttempt)
+    .sort((a, b) => (a.sittingDate < b.sittingDate ? -1 : a.sittingDate > b.sittingDate ? 1 : inCountingOrder(a, b)));
+}
+
+/** Attempts that once lay in the files of these people and lie elsewhere now, by the person they were taken from. */
+export async function listMovedAway(
+  db: Register,
+  personIds: readonly PersonId[],
+): Promise<{ readonly from: PersonId; readonly attempt: AttemptView }[]> {
+  const rows = await db
+    .selectFrom('attempt_trace')
+    .innerJoin('attempt', 'attempt.client_key', 'attempt_trace.client_key')
+    .selectAll('attempt')
+    .select('attempt_trace.person_id as from')
+    .whereRef('attempt.person_id', '<>', 'attempt_trace.person_id')
+    .where('attempt_trace.person_id', 'in', [...personIds])
+    .orderBy('attempt.sitting_date', 'desc')
+    .execute();
+  return rows.map(({ from, ...row }) => ({ from, attempt: toAttempt(row) }));
+}
+
+/** The first day somebody was tested on. */
+export async function firstTestedOn(db: Register, personId: PersonId): Promise<IsoDate | undefined> {
+  const row = await db
+    .selectFrom('attempt')
+    .select(({ fn }) => fn.min('sitting_date').as('first'))
+    .where('person_id', '=', personId)
+    .executeTakeFirst();
+  return row?.first ?? undefined;
 }
 
 export async function findAttempt(db: Register, clientKey: ClientKey): Promise<AttemptView | undefined> {
@@ -102,11 +199,6 @@ export async function eventsOf(db: Register, clientKey: ClientKey): Promise<Atte
   return rows.map((row) => JSON.parse(row.content_json) as AttemptEvent);
 }
 
-/** Keys in order, so that two writings of one event compare equal. */
-function canonicalJson(value: object): string {
-  return JSON.stringify(Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1))));
-}
-
 function toAttempt(row: Schema['attempt']): AttemptView {
   return {
     clientKey: row.client_key,
@@ -117,5 +209,7 @@ function toAttempt(row: Schema['attempt']): AttemptView {
     side: row.side as Side | null,
     conditions: JSON.parse(row.conditions_json) as Conditions,
     trial: JSON.parse(row.result_json) as Trial,
+    startedWallMs: row.started_wall_ms,
+    receivedAt: row.received_at,
   };
 }

@@ -18,7 +18,8 @@ export class RegisterUnusable extends Error {
  */
 export async function openRegister(file: string): Promise<Register> {
   refuseNewer(file);
-  const db = new Kysely<Schema>({ dialect: new SqliteDialect({ database: connect(file) }) });
+  const raw = connect(file);
+  const db = new Kysely<Schema>({ dialect: new SqliteDialect({ database: raw }) });
   const migrator = new Migrator({ db, provider: { getMigrations: () => Promise.resolve({ ...migrations }) } });
   const { error } = await migrator.migrateToLatest();
   if (error) {
@@ -27,8 +28,47 @@ export async function openRegister(file: string): Promise<Register> {
       `The register ${file} could not be brought up to date: ${error instanceof Error ? error.message : 'unknown fault'}. It was left as it was.`,
     );
   }
+  files.set(db, raw);
+  // What an earlier run left in the log goes into the file, so that the file alone is the register.
+  emptyLog(db);
   return db;
 }
+
+/** The open file behind a register, for what must be done at once and without waiting. */
+const files = new WeakMap<Register, SQLite.Database>();
+
+function fileOf(db: Register): SQLite.Database {
+  const raw = files.get(db);
+  if (!raw) throw new RangeError('fileOf: this is not a register that openRegister opened');
+  return raw;
+}
+
+/**
+ * Copies the write-ahead log into the file and cuts it to nothing.
+ * @returns `in-use` where somebody still reads an older state: nothing is lost, and the log stays for now
+ */
+export function emptyLog(db: Register): 'emptied' | 'in-use' {
+  const raw = fileOf(db);
+  if (raw.inTransaction) return 'in-use';
+  // Nobody waits for a reader here: whoever calls tries again.
+  raw.pragma('busy_timeout = 50');
+  try {
+    const [row] = raw.pragma('wal_checkpoint(TRUNCATE)') as { busy: number }[];
+    return row?.busy === 0 ? 'emptied' : 'in-use';
+  } finally {
+    raw.pragma(`busy_timeout = ${busyTimeoutMs}`);
+  }
+}
+
+/** The last thing a process does with its register: all of it into the one file, at once. Closed twice is closed. */
+export function closeNow(db: Register): void {
+  const raw = fileOf(db);
+  if (!raw.open) return;
+  emptyLog(db);
+  raw.close();
+}
+
+const busyTimeoutMs = 5000;
 
 /** Looks without writing: a file of a newer version must not even be switched to another journal. */
 function refuseNewer(file: string): void {
@@ -62,7 +102,7 @@ function connect(file: string): SQLite.Database {
     raw.pragma('journal_mode = WAL');
     raw.pragma('synchronous = FULL');
     raw.pragma('foreign_keys = ON');
-    raw.pragma('busy_timeout = 5000');
+    raw.pragma(`busy_timeout = ${busyTimeoutMs}`);
     raw.pragma('secure_delete = ON');
     return raw;
   } catch (error) {

@@ -1,21 +1,25 @@
 import type { Entry, EntryContent } from '../core/shapes/intake';
 import type { PersonId } from '../core/shapes/person';
-import type { Register } from './connection';
+import { canonicalJson } from '../core/math/canonical';
+import { inOne, type Register } from './connection';
 import type { Schema } from './schema';
 
 export type StoreEntry = 'created' | 'known' | 'conflict';
 
 /** Adds an entry once; the same id with the same content again changes nothing, with other content nothing is changed. */
 export async function storeEntry(db: Register, entry: Entry): Promise<StoreEntry> {
-  return db.transaction().execute(async (trx) => {
+  return inOne(db, async (trx) => {
     const row = toRow(entry);
     const known = await trx.selectFrom('entry').selectAll().where('id', '=', entry.id).executeTakeFirst();
-    if (known)
-      return known.person_id === row.person_id && known.content_json === row.content_json ? 'known' : 'conflict';
+    if (known) return saidBy(known) === saidBy(row) ? 'known' : 'conflict';
     await trx.insertInto('entry').values(row).execute();
     return 'created';
   });
 }
+
+/** All that a request to note something says, whatever the order of its members. */
+const saidBy = ({ person_id, on_day, content_json }: Schema['entry']): string =>
+  canonicalJson([person_id, on_day, JSON.parse(content_json)]);
 
 /** Entries of one person or of everybody, oldest first. */
 export async function listEntries(db: Register, personIds?: readonly PersonId[]): Promise<Entry[]> {

@@ -1,6 +1,6 @@
 import type { IsoDate } from '../core/shapes/facts';
 import type { Group, PersonId } from '../core/shapes/person';
-import type { Register } from './connection';
+import { inOne, type Register } from './connection';
 
 /** Groups by day and time. */
 export async function listGroups(db: Register): Promise<Group[]> {
@@ -18,26 +18,32 @@ export async function saveGroup(db: Register, group: Group): Promise<void> {
 
 /** Ends a group; its people stay in the register. */
 export async function removeGroup(db: Register, id: string): Promise<void> {
-  await db.transaction().execute(async (trx) => {
+  await inOne(db, async (trx) => {
     await trx.deleteFrom('group_member').where('group_id', '=', id).execute();
     await trx.deleteFrom('person_group').where('id', '=', id).execute();
   });
 }
 
-export async function joinGroup(db: Register, groupId: string, people: readonly PersonId[]): Promise<void> {
-  await db
+/** @returns those who were not in it before */
+export async function joinGroup(db: Register, groupId: string, people: readonly PersonId[]): Promise<PersonId[]> {
+  const rows = await db
     .insertInto('group_member')
     .values(people.map((person_id) => ({ group_id: groupId, person_id })))
     .onConflict((c) => c.doNothing())
+    .returning('person_id')
     .execute();
+  return rows.map((r) => r.person_id);
 }
 
-export async function leaveGroup(db: Register, groupId: string, people: readonly PersonId[]): Promise<void> {
-  await db
+/** @returns those who were in it */
+export async function leaveGroup(db: Register, groupId: string, people: readonly PersonId[]): Promise<PersonId[]> {
+  const rows = await db
     .deleteFrom('group_member')
     .where('group_id', '=', groupId)
     .where('person_id', 'in', [...people])
+    .returning('person_id')
     .execute();
+  return rows.map((r) => r.person_id);
 }
 
 /** Ids of the groups of each person that is in one. */
@@ -54,18 +60,24 @@ export async function sittingOn(db: Register, day: IsoDate): Promise<PersonId[]>
   return rows.map((r) => r.person_id);
 }
 
-export async function addToSitting(db: Register, day: IsoDate, people: readonly PersonId[]): Promise<void> {
-  await db
+/** @returns those who did not sit before */
+export async function addToSitting(db: Register, day: IsoDate, people: readonly PersonId[]): Promise<PersonId[]> {
+  const rows = await db
     .insertInto('sitting_person')
     .values(people.map((person_id) => ({ day, person_id })))
     .onConflict((c) => c.doNothing())
+    .returning('person_id')
     .execute();
+  return rows.map((r) => r.person_id);
 }
 
-export async function leaveSitting(db: Register, day: IsoDate, people: readonly PersonId[]): Promise<void> {
-  await db
+/** @returns those who sat */
+export async function leaveSitting(db: Register, day: IsoDate, people: readonly PersonId[]): Promise<PersonId[]> {
+  const rows = await db
     .deleteFrom('sitting_person')
     .where('day', '=', day)
     .where('person_id', 'in', [...people])
+    .returning('person_id')
     .execute();
+  return rows.map((r) => r.person_id);
 }

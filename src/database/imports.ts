@@ -1,9 +1,11 @@
 import { sql } from 'kysely';
 import type { Intake } from '../core/shapes/intake';
-import type { Person } from '../core/shapes/person';
-import type { Register } from './connection';
-import { emptyLog } from './erase';
+import type { Group, Person } from '../core/shapes/person';
+import { inOne, type Register } from './connection';
+import { finishErasing, markLog } from './erase';
+import { saveGroup } from './groups';
 import { toIntakeRow, toPersonRow } from './people';
+import type { Schema } from './schema';
 
 export interface ImportedPerson {
   readonly person: Person;
@@ -14,24 +16,34 @@ export interface ImportedPerson {
 /** Rows written in one statement; SQLite takes so many values at once. */
 const batch = 500;
 
-/** Takes a whole roster or nothing. The same import again changes nothing. */
+/** How an import was sent, to know the same one again. */
+export interface ImportSent {
+  readonly id: string;
+  readonly fileName: string;
+  readonly sentHash: string;
+}
+
+/** Takes a whole roster or nothing. */
 export async function addImport(
   db: Register,
-  importId: string,
-  fileName: string,
+  { id: importId, fileName, sentHash }: ImportSent,
   people: readonly ImportedPerson[],
-  groups: readonly { readonly id: string; readonly name: string }[],
+  groups: readonly Group[],
   at: Date,
-): Promise<'taken' | 'known'> {
-  return db.transaction().execute(async (trx) => {
-    const known = await trx.selectFrom('roster_import').select('id').where('id', '=', importId).executeTakeFirst();
-    if (known) return 'known';
+): Promise<void> {
+  await inOne(db, async (trx) => {
     await trx
       .insertInto('roster_import')
-      .values({ id: importId, at: at.toISOString(), file_name: fileName, added: people.length, undone_at: null })
+      .values({
+        id: importId,
+        at: at.toISOString(),
+        file_name: fileName,
+        added: people.length,
+        undone_at: null,
+        sent_hash: sentHash,
+      })
       .execute();
-    for (const { id, name } of groups)
-      await trx.insertInto('person_group').values({ id, name, weekday: 1, time: '10:00' }).execute();
+    for (const group of groups) await saveGroup(trx, group);
     for (let i = 0; i < people.length; i += batch) {
       const some = people.slice(i, i + batch);
       await trx
@@ -49,8 +61,16 @@ export async function addImport(
       // What needs no register goes on being answered; what does waits for the transaction.
       await new Promise((others) => setImmediate(others));
     }
-    return 'taken';
   });
+}
+
+/** An import by its id, also one that was undone. */
+export async function findImport(
+  db: Register,
+  importId: string,
+): Promise<(ImportDone & { readonly undone: boolean; readonly sentHash: string | null }) | undefined> {
+  const row = await db.selectFrom('roster_import').selectAll().where('id', '=', importId).executeTakeFirst();
+  return row && { ...toImport(row), undone: row.undone_at !== null, sentHash: row.sent_hash };
 }
 
 export interface ImportDone {
@@ -68,8 +88,15 @@ export async function lastImport(db: Register): Promise<ImportDone | undefined> 
     .where('undone_at', 'is', null)
     .orderBy('at', 'desc')
     .executeTakeFirst();
-  return row && { id: row.id, at: row.at, fileName: row.file_name, added: row.added };
+  return row && toImport(row);
 }
+
+const toImport = (row: Schema['roster_import']): ImportDone => ({
+  id: row.id,
+  at: row.at,
+  fileName: row.file_name,
+  added: row.added,
+});
 
 /**
  * Takes the people of an import out again, in one transaction; those of whom something was written since stay.
@@ -80,7 +107,7 @@ export async function undoImport(
   importId: string,
   at: Date,
 ): Promise<{ removed: number; stayed: number } | undefined> {
-  const answer = await db.transaction().execute(async (trx) => {
+  const answer = await inOne(db, async (trx) => {
     const known = await trx
       .updateTable('roster_import')
       .set({ undone_at: at.toISOString() })
@@ -105,8 +132,9 @@ export async function undoImport(
       .select(({ fn }) => fn.countAll<number>().as('n'))
       .where('import_id', '=', importId)
       .executeTakeFirstOrThrow();
+    await markLog(trx);
     return { removed: ids.length, stayed: left.n };
   });
-  if (answer) await emptyLog(db);
+  if (answer) await finishErasing(db);
   return answer;
 }

@@ -9,13 +9,19 @@ import type { Schema } from './schema';
 export interface ConfirmedLevel {
   readonly personId: PersonId;
   readonly confirmedOn: IsoDate;
+  /** ISO 8601. */
+  readonly confirmedAt: string;
   readonly rulesVersion: string;
   readonly normsVersion: string;
   readonly facts: Facts;
   readonly level: Level;
 }
 
-export async function addConfirmedLevel(db: Register, confirmed: ConfirmedLevel, at: Date): Promise<void> {
+export async function addConfirmedLevel(
+  db: Register,
+  confirmed: Omit<ConfirmedLevel, 'confirmedAt'>,
+  at: Date,
+): Promise<void> {
   const { level } = confirmed;
   await db
     .insertInto('confirmed_level')
@@ -52,6 +58,7 @@ function toConfirmed(row: Schema['confirmed_level']): ConfirmedLevel {
   return {
     personId: row.person_id,
     confirmedOn: row.confirmed_on,
+    confirmedAt: row.confirmed_at,
     rulesVersion: row.rules_version,
     normsVersion: row.norms_version,
     facts: JSON.parse(row.facts_json) as Facts,

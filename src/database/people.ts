@@ -1,9 +1,8 @@
 import type { Insertable } from 'kysely';
-import type { IsoDate } from '../core/shapes/facts';
 import type { NormTable } from '../core/shapes/norms';
-import type { Entry, Intake } from '../core/shapes/intake';
+import type { Entry, Intake, NotedIntake } from '../core/shapes/intake';
 import type { Person, PersonId } from '../core/shapes/person';
-import type { Register } from './connection';
+import { inOne, type Register } from './connection';
 import { toRow as toEntryRow } from './entries';
 import type { Schema } from './schema';
 
@@ -14,21 +13,40 @@ export interface KeptPerson extends Person {
   readonly archived: boolean;
 }
 
-/** Adds a person, their first intake and what has a date of its own; an id that is there already is left as it is. */
+/** How somebody was sent: a partner’s id for them, and a mark of the whole request. */
+export interface Sent {
+  readonly externalId: string | null;
+  readonly sentHash: string | null;
+}
+
+/** Whoever was sent with this id, or with this id of a partner. */
+export async function findSent(
+  db: Register,
+  id: PersonId,
+  externalId: string | null,
+): Promise<{ readonly id: PersonId; readonly name: string; readonly sentHash: string | null } | undefined> {
+  const row = await db
+    .selectFrom('person')
+    .select(['id', 'name', 'sent_hash'])
+    .where((e) => e.or([e('id', '=', id), ...(externalId === null ? [] : [e('external_id', '=', externalId)])]))
+    .executeTakeFirst();
+  return row && { id: row.id, name: row.name, sentHash: row.sent_hash };
+}
+
+/** Adds a person, their first intake and what has a date of its own. */
 export async function addPerson(
   db: Register,
   person: Person,
   intake: Intake,
   entries: readonly Entry[],
+  sent: Sent,
   at: Date,
 ): Promise<void> {
-  await db.transaction().execute(async (trx) => {
-    const added = await trx
+  await inOne(db, async (trx) => {
+    await trx
       .insertInto('person')
-      .values(toPersonRow(person, at, null))
-      .onConflict((c) => c.doNothing())
-      .executeTakeFirst();
-    if (added.numInsertedOrUpdatedRows !== 1n) return;
+      .values(toPersonRow(person, at, null, sent))
+      .execute();
     await trx
       .insertInto('intake')
       .values(toIntakeRow(person.id, intake, at))
@@ -37,26 +55,33 @@ export async function addPerson(
   });
 }
 
-/** Changes who somebody is and adds what is known now; the earlier intake stays. */
+/** Changes who somebody is and adds what is known now, where that is new; the earlier intake stays. */
 export async function changePerson(
   db: Register,
   person: Person,
-  intake: Intake,
+  intake: Intake | null,
   entries: readonly Entry[],
   at: Date,
 ): Promise<void> {
-  await db.transaction().execute(async (trx) => {
+  await inOne(db, async (trx) => {
     await trx
       .updateTable('person')
       .set({ name: person.name, birth_date: person.birthDate, norm_table: person.normTable })
       .where('id', '=', person.id)
       .executeTakeFirstOrThrow();
-    await trx
-      .insertInto('intake')
-      .values(toIntakeRow(person.id, intake, at))
-      .execute();
+    if (intake)
+      await trx
+        .insertInto('intake')
+        .values(toIntakeRow(person.id, intake, at))
+        .execute();
     if (entries.length > 0) await trx.insertInto('entry').values(entries.map(toEntryRow)).execute();
   });
+}
+
+/** A partner’s own id for somebody. */
+export async function externalIdOf(db: Register, id: PersonId): Promise<string | null> {
+  const row = await db.selectFrom('person').select('external_id').where('id', '=', id).executeTakeFirst();
+  return row?.external_id ?? null;
 }
 
 export async function findPerson(db: Register, id: PersonId): Promise<KeptPerson | undefined> {
@@ -70,37 +95,37 @@ export async function listPeople(db: Register): Promise<KeptPerson[]> {
   return rows.map(toPerson);
 }
 
-/** People born on a day: the first half of the look for doubles. */
-export async function peopleBornOn(db: Register, birthDates: readonly IsoDate[]): Promise<KeptPerson[]> {
-  if (birthDates.length === 0) return [];
-  const rows = await db
-    .selectFrom('person')
-    .selectAll()
-    .where('birth_date', 'in', [...birthDates])
-    .execute();
-  return rows.map(toPerson);
-}
-
 /** Intakes of one person or of everybody, oldest first. */
 export async function listIntakes(
   db: Register,
   personIds?: readonly PersonId[],
-): Promise<{ personId: PersonId; intake: Intake }[]> {
+): Promise<{ personId: PersonId; intake: NotedIntake }[]> {
   const all = db.selectFrom('intake').selectAll().orderBy('noted_on').orderBy('saved_at');
   const rows = await (personIds === undefined ? all : all.where('person_id', 'in', [...personIds])).execute();
   return rows.map((row) => ({ personId: row.person_id, intake: toIntake(row) }));
 }
 
-/** Puts people aside, or back; nothing of them is lost. */
-export async function archivePeople(db: Register, ids: readonly PersonId[], at: Date | null): Promise<void> {
-  await db
+/**
+ * Puts people aside, or back; nothing of them is lost.
+ * @returns those who were not so before
+ */
+export async function archivePeople(db: Register, ids: readonly PersonId[], at: Date | null): Promise<PersonId[]> {
+  const rows = await db
     .updateTable('person')
     .set({ archived_at: at?.toISOString() ?? null })
     .where('id', 'in', [...ids])
+    .where('archived_at', at === null ? 'is not' : 'is', null)
+    .returning('id')
     .execute();
+  return rows.map((r) => r.id);
 }
 
-export function toPersonRow(person: Person, at: Date, importId: string | null): Insertable<Schema['person']> {
+export function toPersonRow(
+  person: Person,
+  at: Date,
+  importId: string | null,
+  sent: Sent = { externalId: null, sentHash: null },
+): Insertable<Schema['person']> {
   const { id, name, birthDate, normTable } = person;
   return {
     id,
@@ -110,6 +135,8 @@ export function toPersonRow(person: Person, at: Date, importId: string | null): 
     added_at: at.toISOString(),
     archived_at: null,
     import_id: importId,
+    external_id: sent.externalId,
+    sent_hash: sent.sentHash,
   };
 }
 
@@ -123,8 +150,9 @@ export function toIntakeRow(personId: PersonId, { notedOn, ...facts }: Intake, a
   };
 }
 
-function toIntake(row: Schema['intake']): Intake {
-  return { ...(JSON.parse(row.facts_json) as Omit<Intake, 'notedOn'>), notedOn: row.noted_on };
+function toIntake(row: Schema['intake']): NotedIntake {
+  const facts = JSON.parse(row.facts_json) as Omit<Intake, 'notedOn'>;
+  return { ...facts, notedOn: row.noted_on, savedAt: row.saved_at };
 }
 
 interface PersonRow {

@@ -11,6 +11,10 @@ export interface Schema {
     added_at: string;
     archived_at: string | null;
     import_id: string | null;
+    /** A partner’s own id. */
+    external_id: string | null;
+    /** Of the request that added them, to know it again. */
+    sent_hash: string | null;
     /** Rises with everything written of the person, by triggers. */
     revision: Generated<number>;
   };
@@ -22,13 +26,19 @@ export interface Schema {
     protocol_version: number;
     sitting_date: string;
     side: string | null;
+    /** In force: as sent, with the corrections since. */
     conditions_json: string;
     started_wall_ms: number;
     state: string;
     result_json: string;
     measure_version: number;
     received_at: string;
+    /** For whom it was sent first; `null` where that was not kept, or they were erased. */
+    sent_for: string | null;
+    sent_conditions_json: string | null;
   };
+  /** Every file an attempt ever lay in. */
+  attempt_trace: { client_key: string; person_id: string };
   attempt_event: { client_key: string; seq: number; content_json: string };
   attempt_event_conflict: { client_key: string; seq: number; content_json: string; received_at: string };
   confirmed_level: {
@@ -60,5 +70,12 @@ export interface Schema {
     content_json: string;
   };
   hall_norms: { id: string; saved_at: string; test: string; content_json: string };
-  roster_import: { id: string; at: string; file_name: string; added: number; undone_at: string | null };
+  roster_import: {
+    id: string;
+    at: string;
+    file_name: string;
+    added: number;
+    undone_at: string | null;
+    sent_hash: string | null;
+  };
 }

@@ -1,5 +1,6 @@
 import { resolve } from 'node:path';
-import { openRegister, type Register } from './connection';
+import { changeCount, closeNow, emptyLog, openRegister, type Register } from './connection';
+import { finishErasing } from './erase';
 
 const kept = globalThis as typeof globalThis & { readyStoolRegister?: Promise<Register> };
 
@@ -10,6 +11,34 @@ export function registerFile(): string {
 
 /** The one connection of this process, opened on first use; bundled chunks share it through `globalThis`. */
 export function theRegister(): Promise<Register> {
-  kept.readyStoolRegister ??= openRegister(registerFile());
+  // A build looks at every page and handler; it must neither make a register nor touch one.
+  if (process.env['NEXT_PHASE'] === 'phase-production-build')
+    throw new Error('theRegister: a build reads no register; the page must wait for a request');
+  kept.readyStoolRegister ??= openRegister(registerFile()).then(lookAfter);
   return kept.readyStoolRegister;
+}
+
+const lookEveryMs = 5000;
+/** So long without a write, and the log goes into the file, so that a copy made of the file alone is whole. */
+const quietMs = 60_000;
+
+/** Sees to it that the file is whole when the process ends, and while nobody writes. */
+function lookAfter(db: Register): Register {
+  process.once('exit', () => closeNow(db));
+  // A closed terminal is an ordinary end too.
+  process.once('SIGHUP', () => process.kill(process.pid, 'SIGTERM'));
+  let seen = '';
+  let since = Date.now();
+  let emptied = true;
+  const look = async (): Promise<void> => {
+    await finishErasing(db);
+    const now = await changeCount(db);
+    if (now !== seen) [seen, since, emptied] = [now, Date.now(), false];
+    else if (!emptied && Date.now() - since >= quietMs) emptied = emptyLog(db) === 'emptied';
+  };
+  const timer = setInterval(() => {
+    look().catch((error: unknown) => console.error('The register could not be looked after; tried again:', error));
+  }, lookEveryMs);
+  timer.unref();
+  return db;
 }

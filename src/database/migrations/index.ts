@@ -4,6 +4,7 @@ import { intakeAndReadiness } from './0002-intake-and-readiness';
 import { anyTest } from './0003-any-test';
 import { hallNorms } from './0004-hall-norms';
 import { printedPages } from './0005-printed-pages';
+import { safeRecords } from './0006-safe-records';
 
 /**
  * A migration with its number. Kysely does not wrap SQLite's schema changes in a transaction, so each opens its own
@@ -29,6 +30,7 @@ export const migrations: Readonly<Record<string, Migration>> = {
   '0003-any-test': numbered(3, anyTest),
   '0004-hall-norms': numbered(4, hallNorms),
   '0005-printed-pages': numbered(5, printedPages),
+  '0006-safe-records': numbered(6, safeRecords),
 };
 
 export const newestVersion = Object.keys(migrations).length;
