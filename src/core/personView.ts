@@ -22,6 +22,16 @@ export interface AttemptView {
   readonly side: Side | null;
   readonly conditions: Conditions;
   readonly trial: Trial;
+  /** Wall clock of its first event, and when the register had it: which of a day's results stands hangs on both. */
+  readonly startedWallMs: number;
+  readonly receivedAt: string;
+}
+
+/** An attempt that lies in another file now. */
+export interface MovedAway {
+  readonly attempt: AttemptView;
+  /** Whose file that is. */
+  readonly toName: string;
 }
 
 /** An attempt counted tap by tap. */
@@ -57,12 +67,20 @@ export interface PersonOutline {
   readonly toWatch: number;
   /** Of the figures that scored all of this. */
   readonly normsVersion: string;
+  /** Tries of the newest day that broke off and were not done again. */
+  readonly toRepeat: readonly AttemptView[];
+  /** Attempts that once lay in this file and were moved to another. */
+  readonly movedAway: readonly MovedAway[];
   /** Trials without a result: stopped, broken off, or a repeat of the same day. */
   readonly otherAttempts: readonly AttemptView[];
   /** Oldest first. */
   readonly confirmed: readonly { readonly confirmedOn: IsoDate; readonly level: Level }[];
-  /** Newest of each ladder, in the order of the ladders. */
-  readonly levelsNow: readonly { readonly confirmedOn: IsoDate; readonly level: Level }[];
+  /** Newest of each ladder, in the order of the ladders; one that is closed today is not to be trained on today. */
+  readonly levelsNow: readonly {
+    readonly confirmedOn: IsoDate;
+    readonly level: Level;
+    readonly closedToday: boolean;
+  }[];
   /** Levels that wait for a yes, in the same order. */
   readonly levelsWaiting: readonly Level[];
   readonly due: RetestDue | null;

@@ -3,6 +3,7 @@ import type { NormTable } from './shapes/norms';
 import type { PersonId } from './shapes/person';
 
 export const registerStates = [
+  'unreadable',
   'not-today',
   'ask-first',
   'to-ask',
@@ -20,7 +21,8 @@ export interface RegisterLine {
   readonly id: PersonId;
   readonly name: string;
   readonly birthDate: IsoDate;
-  readonly ageYears: number;
+  /** `null` where the record cannot be worked out. */
+  readonly ageYears: number | null;
   readonly normTable: NormTable;
   readonly archived: boolean;
   readonly state: RegisterState;

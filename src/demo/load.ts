@@ -186,7 +186,9 @@ async function loadSitting(
     const lines = others.map((line, i) => asSheetLine(line, personId, `${key}-${i}`));
     must(await enterSheet(db, sheet(day, seatHeightCm, lines), today), `the other tests of ${day}`);
   }
-  if (sitting.confirmed) await confirmLevels(db, personId, day);
+  if (!sitting.confirmed) return;
+  const seen = (await readPerson(db, personId, day))?.levelsWaiting.map((l) => l.code) ?? [];
+  if (seen.length > 0) must(await confirmLevels(db, personId, seen, day), `the levels of ${day}`);
 }
 
 const sheet = (testedOn: string, seatHeightCm: number, lines: readonly object[]) => ({
@@ -198,7 +200,7 @@ const sheet = (testedOn: string, seatHeightCm: number, lines: readonly object[])
 });
 
 function must(answer: { kind: string }, what: string): void {
-  if (answer.kind === 'rejected')
+  if (['rejected', 'conflict', 'other-attempt', 'changed', 'double'].includes(answer.kind))
     throw new Error(`The demo hall could not be loaded, ${what}: ${JSON.stringify(answer)}`);
 }
 

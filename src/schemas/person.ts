@@ -112,6 +112,13 @@ export const personForm = (today: string) =>
     return this.createError({ path: 'hipBoneCm', message: 'The hip bone is higher than the kneecap: look again.' });
   });
 
+/** What tells the items of the form’s lists apart: kind or joint, and side. */
+export function personItem(item: Readonly<Record<string, unknown>>): string | null {
+  const what = item['kind'] ?? item['joint'];
+  const side = item['side'];
+  return typeof what === 'string' ? `${what} ${typeof side === 'string' ? side : ''}`.trim() : null;
+}
+
 export type PersonForm = InferType<ReturnType<typeof personForm>>;
 
 export const walkInFalls = ['none', 'one', 'hurt-or-more'] as const;

@@ -48,10 +48,19 @@ export type PlaceForm = InferType<typeof placeForm>;
 
 export const groupForm = exactly({
   name: string().trim().min(2, 'Write a name, such as “Tuesday 10:00”.').max(60).required('Write a name.'),
-  weekday: wholeIn(1, 7).required('Choose a day.'),
+  /** 0: nobody has said which. */
+  weekday: wholeIn(0, 7).required('Choose a day.'),
   time: string()
-    .matches(/^([01]\d|2[0-3]):[0-5]\d$/, 'Write the time as 10:00.')
-    .required('Write the time as 10:00.'),
+    .matches(/^(([01]\d|2[0-3]):[0-5]\d)?$/, 'Write the time as 10:00.')
+    .defined('Write the time as 10:00.'),
 });
 
 export type GroupForm = InferType<typeof groupForm>;
+
+/** What tells chairs, pads and floors of a cupboard apart. */
+export function cupboardItem(item: Readonly<Record<string, unknown>>): string | null {
+  const { heightCm, arms, thickCm, where } = item;
+  if (typeof heightCm === 'number') return `chair ${heightCm}${arms === true ? ' with arms' : ''}`;
+  if (typeof thickCm === 'number') return `pad ${thickCm}`;
+  return typeof where === 'string' ? `floor ${where}` : null;
+}

@@ -35,7 +35,7 @@ export const personRequest = (today: string) => {
       .map(([field, schema]) => [field, (schema as Schema).optional()]),
   );
   return exactly({
-    id: string().matches(/^[A-Za-z0-9_-]{8,64}$/, 'must be 8 to 64 letters, digits, - or _'),
+    externalId: string().trim().min(1, 'must not be empty').max(100, 'must have at most 100 letters'),
     name: personName(),
     birthDate: birthDateOf(today),
     normTable: oneOf(['female', 'male']).nullable(),

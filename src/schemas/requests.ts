@@ -71,6 +71,13 @@ function resultFields(protocols: readonly Protocol[]) {
 
 type Fault = readonly [field: string, message: string];
 
+/** A side where the test has none, or none where it is done on each. */
+export function sideFaults(side: unknown, { id, sides }: Protocol): string[] {
+  const given = side !== undefined && side !== null;
+  if (!given && sides === 'both') return [`${id} is done on each side: L or R is needed`];
+  return given && sides === 'none' ? [`${id} has no sides: leave it out`] : [];
+}
+
 /** What of a result does not fit the test it names, by field. */
 export function resultFaults(result: AnyObject, protocol: Protocol): Fault[] {
   const sent = result as Record<string, unknown>;
@@ -89,7 +96,7 @@ export function resultFaults(result: AnyObject, protocol: Protocol): Fault[] {
   if (Array.isArray(trials) && !trials.every(fits)) faults.push(['trials', range]);
   if (outcome !== 'done' && Array.isArray(trials) && trials.length > 0)
     faults.push(['trials', `go with an outcome of done only, not ${String(outcome)}`]);
-  if (given(side) && protocol.sides === 'none') faults.push(['side', `${protocol.id} has no sides: leave it out`]);
+  for (const message of sideFaults(side, protocol)) faults.push(['side', message]);
   if (typeof cleanBeforeHands === 'number' && typeof value === 'number' && cleanBeforeHands > value)
     faults.push(['cleanBeforeHands', 'must not be more than value']);
   const cap = protocol.capture.kind === 'hold' ? protocol.capture.capS : null;

@@ -60,15 +60,16 @@ describe('a request is taken whole or refused by name', () => {
 });
 
 describe.each(protocols)('$id', ({ id, range, sides, capture }) => {
-  const one = (more: object) => pathsOf(score, results({ test: id, ...more }));
+  const side = sides === 'both' ? { side: 'L' } : {};
+  const one = (more: object) => pathsOf(score, results({ test: id, ...side, ...more }));
   test('its least and greatest value are taken, beyond them not', () => {
     for (const value of [range.min, range.max]) expect(one({ value })).toEqual([]);
     for (const value of [range.min - 1, range.max + 1]) expect(one({ value })).toEqual(['/results/0/value']);
     expect(one({ value: range.min + 0.5 })).toEqual(range.whole ? ['/results/0/value'] : []);
   });
-  test('a side is taken only where the test has sides', () => {
+  test('a side is taken only where the test has sides, and needed where it is done on each', () => {
     expect(one({ value: range.max, side: 'L' })).toEqual(sides === 'none' ? ['/results/0/side'] : []);
-    expect(one({ value: range.max, side: null })).toEqual([]);
+    expect(one({ value: range.max, side: null })).toEqual(sides === 'both' ? ['/results/0/side'] : []);
   });
   test('unable, stopped and not tried go without a value', () => {
     for (const outcome of ['unable', 'stopped', 'not-tried']) {

@@ -1,4 +1,5 @@
 import { format, parseISO } from 'date-fns';
+import type { StopReason } from '../core/shapes/attempt';
 import type { Limiter, LimiterKind, Readiness, WalkingAid } from '../core/shapes/facts';
 import type { IncidentKind, IntakeSection, Joint } from '../core/shapes/intake';
 import type { NormTable } from '../core/shapes/norms';
@@ -85,6 +86,7 @@ export function slowingWords(slowing: number | null): string {
 
 /** How somebody stands, in the words of the lists. */
 export const stateWords: Readonly<Record<RegisterState, string>> = {
+  unreadable: 'record to put right',
   'not-today': 'not today',
   'ask-first': 'ask first',
   'to-ask': 'questions to put',
@@ -123,6 +125,10 @@ export const sectionWords: Readonly<Record<IntakeSection, string>> = {
 
 export const weekdays = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as const;
 
+/** `Tuesday 10:00`, as far as it was said. */
+export const groupTimeWords = (weekday: number, time: string): string =>
+  [weekdays[weekday - 1] ?? '', time].filter((w) => w !== '').join(' ');
+
 export const incidentWords: Readonly<Record<IncidentKind, string>> = {
   fall: 'a fall',
   chest: 'chest pain',
@@ -131,4 +137,14 @@ export const incidentWords: Readonly<Record<IncidentKind, string>> = {
   pain: 'pain',
   unwell: 'unwell',
   other: 'something else',
+};
+
+/** Why a test was stopped. */
+export const stopReasonWords: Readonly<Record<StopReason, string>> = {
+  'asked-to': 'Asked to stop',
+  unwell: 'Unwell',
+  pain: 'Pain',
+  unsteady: 'Unsteady',
+  form: 'Form lost',
+  other: 'Something else',
 };

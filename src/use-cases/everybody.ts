@@ -1,4 +1,5 @@
-import MiniSearch, { type Query } from 'minisearch';
+import type MiniSearch from 'minisearch';
+import type { Query } from 'minisearch';
 import {
   compareLines,
   passesFilter,
@@ -14,10 +15,11 @@ import { moreIsBetter } from '../core/score/scoreResult';
 import { daysBetween } from '../core/math/days';
 import type { PersonOutline } from '../core/personView';
 import type { IsoDate } from '../core/shapes/facts';
-import type { Person, PersonId } from '../core/shapes/person';
+import type { PersonId } from '../core/shapes/person';
 import { changeCount, type Register } from '../database/connection';
 import { groupsOfPeople } from '../database/groups';
 import { listPeople, type KeptPerson } from '../database/people';
+import { nameIndex } from './names';
 import { readBook } from './norms';
 import { readPlace } from './places';
 import { outlinesOf } from './readPeople';
@@ -40,23 +42,6 @@ const keptBy = (shared.readyStoolLines ??= new WeakMap<Register, Kept>());
 /** People read in one go; between two goes the server answers others. */
 const chunk = 50;
 
-const fold = (text: string): string => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
-
-function newIndex(): MiniSearch<RegisterLine> {
-  return new MiniSearch<RegisterLine>({
-    fields: ['name'],
-    storeFields: [],
-    processTerm: (term) => fold(term),
-    searchOptions: {
-      prefix: true,
-      combineWith: 'AND',
-      // One slip in a name of five letters, two in one of ten.
-      fuzzy: (term) => (term.length >= 4 ? 0.25 : false),
-      weights: { fuzzy: 0.3, prefix: 0.8 },
-    },
-  });
-}
-
 /** Works out the lines ahead of the first question, as it takes a while when nothing is kept yet. */
 export async function fillLines(db: Register, today: IsoDate): Promise<void> {
   await upToDate(db, today);
@@ -65,7 +50,14 @@ export async function fillLines(db: Register, today: IsoDate): Promise<void> {
 async function upToDate(db: Register, today: IsoDate): Promise<Kept> {
   let kept = keptBy.get(db);
   if (!kept) {
-    kept = { today, place: '', seen: '', lines: new Map(), index: newIndex(), reading: Promise.resolve() };
+    kept = {
+      today,
+      place: '',
+      seen: '',
+      lines: new Map(),
+      index: nameIndex<RegisterLine>(),
+      reading: Promise.resolve(),
+    };
     keptBy.set(db, kept);
   }
   const mine = kept;
@@ -106,8 +98,12 @@ async function readChunk(
   today: IsoDate,
 ): Promise<void> {
   const revisions = new Map(people.map((p) => [p.id, p.revision]));
-  for (const view of await outlinesOf(db, people, today)) {
-    const line = lineOf(view, groups.get(view.person.id) ?? [], today);
+  for (const read of await outlinesOf(db, people, today)) {
+    const of = (id: PersonId) => groups.get(id) ?? [];
+    const line =
+      read.kind === 'read'
+        ? lineOf(read.view, of(read.view.person.id), today)
+        : brokenLine(read.person, of(read.person.id));
     kept.lines.set(line.id, { revision: revisions.get(line.id) ?? 0, line });
     if (kept.index.has(line.id)) kept.index.replace(line);
     else kept.index.add(line);
@@ -132,12 +128,23 @@ export function lineOf(view: PersonOutline, groupIds: readonly string[], today: 
     dueOn: due?.on ?? null,
     toWatch: view.toWatch,
     standing: standingOf(view),
-    codes: levelsNow.map(({ level }) => level.code),
+    codes: levelsNow.flatMap(({ level, closedToday }) => (closedToday ? [] : [level.code])),
     waitingCodes: levelsWaiting.map((l) => l.code),
-    toRepeat: view.path.next.words.startsWith('Repeat'),
+    toRepeat: view.toRepeat.length > 0,
     toComplete: known.intake.toComplete.length,
     lapsesOn: lapsesSoon(known, today),
     groupIds,
+  };
+}
+
+/** Somebody whose record cannot be worked out is listed all the same, with the way to put it right. */
+function brokenLine(person: KeptPerson, groupIds: readonly string[]): RegisterLine {
+  const { id, name, birthDate, normTable, archived } = person;
+  return {
+    ...{ id, name, birthDate, normTable, archived, groupIds, ageYears: null },
+    ...{ state: 'unreadable', why: 'something in this record cannot be true: look at the intake' },
+    ...{ stands: null, lastTestedOn: null, dueOn: null, toWatch: 0, standing: {}, codes: [], waitingCodes: [] },
+    ...{ toRepeat: false, toComplete: 0, lapsesOn: null },
   };
 }
 
@@ -236,34 +243,3 @@ export const wholeRegister: RegisterQuestion = {
 export async function allLines(db: Register, today: IsoDate): Promise<RegisterLine[]> {
   return [...(await upToDate(db, today)).lines.values()].map((k) => k.line).filter((l) => !l.archived);
 }
-
-export interface Double {
-  readonly id: PersonId;
-  readonly name: string;
-  readonly birthDate: IsoDate;
-  readonly archived: boolean;
-}
-
-/** People who may be the same: born that day with a name like it, or of the very name and born another day. */
-export async function lookForDoubles(
-  db: Register,
-  { id, name, birthDate }: Pick<Person, 'id' | 'name' | 'birthDate'>,
-  today: IsoDate,
-): Promise<Double[]> {
-  const kept = await upToDate(db, today);
-  return kept.index
-    .search(name, { combineWith: 'OR' })
-    .flatMap((hit) => kept.lines.get(hit.id as PersonId)?.line ?? [])
-    .filter((l) => l.id !== id && (l.birthDate === birthDate || sameName(l.name, name)))
-    .slice(0, 3)
-    .map(({ id, name, birthDate, archived }) => ({ id, name, birthDate, archived }));
-}
-
-/** The same words in any order, without accents. */
-const sameName = (a: string, b: string): boolean => wordsOf(a) === wordsOf(b);
-const wordsOf = (name: string): string =>
-  fold(name)
-    .split(/[^\p{L}\p{N}]+/u)
-    .filter((w) => w !== '')
-    .sort()
-    .join(' ');

@@ -1,24 +1,46 @@
 import type { IsoDate } from '../core/shapes/facts';
 import type { Group, PersonId } from '../core/shapes/person';
-import type { Register } from '../database/connection';
+import { mergeChanges, type Clash } from '../core/mergeChanges';
+import { inOne, type Register } from '../database/connection';
 import { erasePeople } from '../database/erase';
 import * as groups from '../database/groups';
 import { archivePeople, findPerson, listPeople } from '../database/people';
 import { parse, type FieldError } from '../schemas/parse';
-import { groupForm } from '../schemas/place';
+import { groupForm, type GroupForm } from '../schemas/place';
 
 export type SaveGroup =
   | { readonly kind: 'saved'; readonly group: Group }
-  | { readonly kind: 'rejected'; readonly errors: readonly FieldError[] };
+  | { readonly kind: 'rejected'; readonly errors: readonly FieldError[] }
+  | {
+      readonly kind: 'changed';
+      readonly theirs: GroupForm;
+      readonly merged: GroupForm;
+      readonly clashes: readonly Clash[];
+    };
 
 export const readGroups = groups.listGroups;
 
-export async function saveGroup(db: Register, id: string, input: unknown): Promise<SaveGroup> {
+/**
+ * Makes a group, or changes one.
+ * @param opened the group as the form showed it: what was changed elsewhere since is kept. Left out for a new one.
+ */
+export async function saveGroup(db: Register, id: string, input: unknown, opened?: unknown): Promise<SaveGroup> {
   const parsed = parse(groupForm, input);
   if (parsed.kind === 'bad') return { kind: 'rejected', errors: parsed.errors };
-  const group = { id, ...parsed.value, name: parsed.value.name.trim() };
-  await groups.saveGroup(db, group);
-  return { kind: 'saved', group };
+  const mine = { ...parsed.value, name: parsed.value.name.trim() };
+  return inOne(db, async (trx): Promise<SaveGroup> => {
+    const known = (await groups.listGroups(trx)).find((g) => g.id === id);
+    const changing = typeof opened === 'object' && opened !== null;
+    if (changing && !known)
+      return { kind: 'rejected', errors: [{ path: '', message: 'This group was ended on another device.' }] };
+    const theirs = known ? { name: known.name, weekday: known.weekday, time: known.time } : mine;
+    const shown = changing ? (opened as typeof theirs) : theirs;
+    const { merged, clashes } = mergeChanges(shown, mine, theirs, () => null);
+    if (clashes.length > 0) return { kind: 'changed', theirs, merged, clashes };
+    const group = { id, ...merged };
+    await groups.saveGroup(trx, group);
+    return { kind: 'saved', group };
+  });
 }
 
 /** Groups with how many are in each. */
@@ -74,14 +96,17 @@ export type PeopleDeed =
   | { readonly kind: 'sit-today' | 'not-sit-today' | 'archive' | 'restore' }
   | { readonly kind: 'join' | 'leave'; readonly groupId: string };
 
-/** Does one thing with several people; each deed has its opposite. */
+/**
+ * Does one thing with several people; each deed has its opposite.
+ * @returns those whom it changed: who was in the group before is not taken out of it by the opposite
+ */
 export async function withPeople(
   db: Register,
   ids: readonly PersonId[],
   deed: PeopleDeed,
   today: IsoDate,
-): Promise<void> {
-  if (ids.length === 0) return;
+): Promise<readonly PersonId[]> {
+  if (ids.length === 0) return [];
   switch (deed.kind) {
     case 'sit-today':
       return groups.addToSitting(db, today, ids);
@@ -100,7 +125,8 @@ export async function withPeople(
 
 export const readSitting = groups.sittingOn;
 
-export type ErasePerson = { readonly kind: 'erased' | 'not-found' | 'name-differs' };
+/** `erased-soon`: taken out, and its last bytes are overwritten as soon as another program lets go of the file. */
+export type ErasePerson = { readonly kind: 'erased' | 'erased-soon' | 'not-found' | 'name-differs' };
 
 /**
  * Erases a person for good.
@@ -110,6 +136,5 @@ export async function erasePerson(db: Register, id: PersonId, typedName: string)
   const person = await findPerson(db, id);
   if (!person) return { kind: 'not-found' };
   if (person.name.trim() !== typedName.trim()) return { kind: 'name-differs' };
-  await erasePeople(db, [id]);
-  return { kind: 'erased' };
+  return { kind: (await erasePeople(db, [id])) === 'soon' ? 'erased-soon' : 'erased' };
 }

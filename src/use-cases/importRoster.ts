@@ -1,10 +1,19 @@
 import type { IsoDate } from '../core/shapes/facts';
 import type { Intake } from '../core/shapes/intake';
-import type { UnitSystem } from '../core/shapes/person';
-import type { Register } from '../database/connection';
+import type { Group, UnitSystem } from '../core/shapes/person';
+import { canonicalJson } from '../core/math/canonical';
+import { inOne, type Register } from '../database/connection';
 import { listGroups } from '../database/groups';
-import { addImport, lastImport, undoImport, type ImportDone, type ImportedPerson } from '../database/imports';
+import {
+  addImport,
+  findImport,
+  lastImport,
+  undoImport,
+  type ImportDone,
+  type ImportedPerson,
+} from '../database/imports';
 import { listPeople } from '../database/people';
+import { dayAndTimeIn } from '../formats/groupName';
 import {
   dateOrderOf,
   matchColumns,
@@ -17,6 +26,7 @@ import {
 } from '../formats/roster';
 import { parse, type FieldError } from '../schemas/parse';
 import { rosterRow, type GoodRow } from '../schemas/roster';
+import { hashOf } from './hash';
 import { emptyPersonForm } from './savePerson';
 
 export interface RosterChoice {
@@ -61,7 +71,7 @@ async function readRoster(db: Register, text: string, choice: RosterChoice, toda
   const head = { heads: table.heads, columns, dateOrder: order };
   const none = { good: 0, bad: 0, doubles: 0, firstGood: [], faults: [] };
   if (stop !== null || order === null) return { preview: { ...head, ...none, stop }, rows: [] };
-  const taken = new Set((await listPeople(db)).map((p) => keyOf(p.name, p.birthDate)));
+  const taken = await namesThere(db);
   const schema = rosterRow(today);
   const faults: { line: number; who: string; message: string }[] = [];
   const rows: GoodRow[] = [];
@@ -150,7 +160,9 @@ export async function previewRoster(
 
 export type TakeRoster =
   | { readonly kind: 'taken'; readonly importId: string; readonly added: number; readonly leftOut: number }
-  | { readonly kind: 'refused'; readonly preview: RosterPreview };
+  | { readonly kind: 'refused'; readonly preview: RosterPreview }
+  /** The id belongs to another import, or to one that was undone. Nothing was changed. */
+  | { readonly kind: 'conflict'; readonly why: string };
 
 /** Takes the good rows of a roster in one transaction. The same import id again changes nothing and says the same. */
 export async function takeRoster(
@@ -161,24 +173,50 @@ export async function takeRoster(
   choice: RosterChoice,
   today: IsoDate,
 ): Promise<TakeRoster> {
-  const known = await lastImport(db);
-  if (known?.id === importId) return { kind: 'taken', importId, added: known.added, leftOut: 0 };
+  const sentHash = hashOf(canonicalJson([text, choice]));
+  const before = await findImport(db, importId);
+  if (before) return sentAgain(before, sentHash);
   const { preview, rows } = await readRoster(db, text, choice, today);
   if (preview.stop !== null) return { kind: 'refused', preview };
-  const groups = new Map((await listGroups(db)).map((g) => [g.name.toLowerCase(), g.id]));
-  const fresh: { id: string; name: string }[] = [];
-  const groupOf = (name: string): string | null => {
+  // Who is there is looked at once more in the transaction: another device may have taken the same file meanwhile.
+  return inOne(db, async (trx): Promise<TakeRoster> => {
+    const known = await findImport(trx, importId);
+    if (known) return sentAgain(known, sentHash);
+    const there = await namesThere(trx);
+    const fresh = rows.filter((row) => !there.has(keyOf(row.name, row.birthDate)));
+    const groups = groupsFor(await listGroups(trx));
+    const people = fresh.map((row) => toImported(row, groups.idOf(row.group), today));
+    await addImport(trx, { id: importId, fileName, sentHash }, people, groups.made, new Date());
+    const leftOut = preview.bad + preview.doubles + rows.length - fresh.length;
+    return { kind: 'taken', importId, added: people.length, leftOut };
+  });
+}
+
+/** The same import sent again says the same; another one under its id, or one that was undone, is a conflict. */
+function sentAgain(known: NonNullable<Awaited<ReturnType<typeof findImport>>>, sentHash: string): TakeRoster {
+  if (known.undone) return { kind: 'conflict', why: 'This import was undone. Choose the file again to take it anew.' };
+  return known.sentHash === sentHash
+    ? { kind: 'taken', importId: known.id, added: known.added, leftOut: 0 }
+    : { kind: 'conflict', why: 'This import was taken already, out of another file.' };
+}
+
+const namesThere = async (db: Register): Promise<Set<string>> =>
+  new Set((await listPeople(db)).map((p) => keyOf(p.name, p.birthDate)));
+
+/** Groups by name; one that is not there is made, with the day and time its name says. */
+function groupsFor(there: readonly Group[]) {
+  const ids = new Map(there.map((g) => [g.name.toLowerCase(), g.id]));
+  const made: Group[] = [];
+  const idOf = (name: string): string | null => {
     if (name === '') return null;
-    const there = groups.get(name.toLowerCase());
-    if (there !== undefined) return there;
+    const known = ids.get(name.toLowerCase());
+    if (known !== undefined) return known;
     const id = crypto.randomUUID();
-    fresh.push({ id, name });
-    groups.set(name.toLowerCase(), id);
+    made.push({ id, name, ...dayAndTimeIn(name) });
+    ids.set(name.toLowerCase(), id);
     return id;
   };
-  const people = rows.map((row): ImportedPerson => toImported(row, groupOf(row.group), today));
-  await addImport(db, importId, fileName, people, fresh, new Date());
-  return { kind: 'taken', importId, added: people.length, leftOut: preview.bad + preview.doubles };
+  return { idOf, made };
 }
 
 function toImported(row: GoodRow, groupId: string | null, today: IsoDate): ImportedPerson {

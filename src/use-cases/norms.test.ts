@@ -58,7 +58,8 @@ describe('a cell put right in this hall', () => {
     });
     expect(await percentile()).toEqual([25, 'chair-stand-30s-hall-cell-1']);
     expect((await askRegister(db, { ...wholeRegister, search: 'Odile' }, today)).lines[0]?.toWatch).toBe(0);
-    await confirmLevels(db, odile, today);
+    const seen = (await readPerson(db, odile, today))?.levelsWaiting.map((l) => l.code) ?? [];
+    await confirmLevels(db, odile, seen, today);
     expect((await listConfirmedLevels(db, [odile])).map((l) => l.normsVersion).slice(-5)).toEqual([
       normsVersion,
       ...Array.from({ length: 4 }, () => `${normsVersion}+hall.1`),

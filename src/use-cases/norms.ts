@@ -2,7 +2,7 @@ import { normsVersion, protocolById, protocols } from '../catalogue/protocols';
 import { normBook, normFaults, normUnits, type NormBook } from '../core/score/normBook';
 import type { HallNorms, MiddleHalfRow } from '../core/shapes/norms';
 import type { Protocol } from '../core/shapes/protocol';
-import type { Register } from '../database/connection';
+import { inOne, type Register } from '../database/connection';
 import { addHallNorms, listHallNorms } from '../database/hallNorms';
 import { readNorms } from '../formats/normsCsv';
 import { parse, type FieldError } from '../schemas/parse';
@@ -22,12 +22,15 @@ export async function normChanges(db: Register, test: string): Promise<HallNorms
 
 export type ChangeNorms =
   | { readonly kind: 'saved'; readonly version: string }
+  /** Somebody changed these figures since the form was opened; nothing was changed now. */
+  | { readonly kind: 'changed'; readonly by: HallNorms }
   | { readonly kind: 'rejected'; readonly errors: readonly FieldError[] };
 
 /**
  * Puts the hall’s own figures in place of the shipped ones, or goes back to those. The shipped set and every change
  * stay, and results say which version scored them.
  * @param id made when the form was opened, so that a form sent twice is one change
+ * @param seen the newest change when the form was opened, `null` for none; left out, nothing is compared
  */
 export async function changeNorms(
   db: Register,
@@ -35,6 +38,7 @@ export async function changeNorms(
   id: string,
   input: unknown,
   at: Date,
+  seen?: string | null,
 ): Promise<ChangeNorms> {
   const protocol = protocolById(test);
   if (!protocol) return { kind: 'rejected', errors: [{ path: '/table', message: `There is no test ${test}.` }] };
@@ -46,8 +50,12 @@ export async function changeNorms(
   if (faults.length > 0 || parsed.kind === 'bad') return { kind: 'rejected', errors: faults };
   const { cite, who, why } = parsed.value;
   const said = { id, savedAt: at.toISOString(), test, cite: cite.trim(), who: who.trim(), why: why.trim() };
-  await addHallNorms(db, { ...said, unit: read.unit, rows: read.rows });
-  return { kind: 'saved', version: (await readBook(db)).version };
+  return inOne(db, async (trx): Promise<ChangeNorms> => {
+    const newest = (await normChanges(trx, test))[0];
+    if (newest && seen !== undefined && newest.id !== seen && newest.id !== id) return { kind: 'changed', by: newest };
+    await addHallNorms(trx, { ...said, unit: read.unit, rows: read.rows });
+    return { kind: 'saved', version: (await readBook(trx)).version };
+  });
 }
 
 /** The table with everything that is wrong with it; looked at also while a field beside it is empty. */

@@ -3,6 +3,7 @@ import type { IsoDate } from '../core/shapes/facts';
 import { intakeSections } from '../core/shapes/intake';
 import type { PersonId } from '../core/shapes/person';
 import type { Register } from '../database/connection';
+import { externalIdOf } from '../database/people';
 import { rosterFields, type Columns } from '../formats/roster';
 import { parse, type FieldError } from '../schemas/parse';
 import { importQuestion, personRequest, registerQuestion } from '../schemas/register';
@@ -45,23 +46,24 @@ export async function askPeople(
 export async function postPerson(db: Register, input: unknown, today: IsoDate): Promise<SavePerson> {
   const parsed = parse(personRequest(today), input);
   if (parsed.kind === 'bad') return { kind: 'rejected', errors: parsed.errors };
-  const { evenSo = false, id, toComplete, ...sent } = parsed.value;
+  const { evenSo = false, externalId, toComplete, ...sent } = parsed.value;
   const given = Object.fromEntries(Object.entries(sent).filter(([, v]) => isGiven(v)));
   const waiting = intakeSections.filter(
     (s) => s !== 'birth-date' && !(s === 'body' && given['heightCm'] && given['massKg']),
   );
   const form = { ...emptyPersonForm, seatHeightCm: null, ...given, toComplete: toComplete ?? waiting };
-  return addPerson(db, form, today, { evenSo, ...(id === undefined ? {} : { id }) });
+  return addPerson(db, form, today, { evenSo, ...(externalId === undefined ? {} : { externalId }) });
 }
 
 /** One person as JSON: who, what is known today, results newest first, levels oldest first. */
 export async function describePerson(db: Register, id: PersonId, today: IsoDate): Promise<object | undefined> {
   const view = await readPerson(db, id, today, 'metric');
   if (!view) return undefined;
-  const { person, known, ageYears, archived, tests, confirmed, levelsWaiting, due } = view;
+  const { person, known, ageYears, archived, tests, confirmed, levelsNow, levelsWaiting, due } = view;
   const { notedOn, ...intake } = known.intake;
   return {
     ...person,
+    externalId: await externalIdOf(db, id),
     ageYears,
     archived,
     readiness: known.readiness,
@@ -87,6 +89,7 @@ export async function describePerson(db: Register, id: PersonId, today: IsoDate)
       ),
     ),
     levels: confirmed.map(({ confirmedOn, level }) => ({ confirmedOn, code: level.code })),
+    levelsInForce: levelsNow.flatMap(({ level, closedToday }) => (closedToday ? [] : [level.code])),
     levelsWaiting: levelsWaiting.map(({ code, dose }) => ({ code, dose: printDose(dose) })),
     dueOn: due?.on ?? null,
   };

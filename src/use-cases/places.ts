@@ -1,15 +1,17 @@
 import { emptyCupboard } from '../core/intake/cupboard';
 import type { Place } from '../core/shapes/person';
-import type { Register } from '../database/connection';
+import { mergeChanges, type Clash } from '../core/mergeChanges';
+import { inOne, type Register } from '../database/connection';
 import { findPlace, markAsDemo, savePlace } from '../database/place';
 import { parse, type FieldError } from '../schemas/parse';
-import { placeForm } from '../schemas/place';
+import { cupboardItem, placeForm } from '../schemas/place';
 
 /** What a hall has before anybody looked into its cupboard: two usual chairs and two pads. */
 export const usualPlace: Place = {
   name: 'This hall',
   town: '',
-  emergencyNumber: '112',
+  // Never assumed: a wrong number is worse than none, and the hall is asked for it before its first test.
+  emergencyNumber: '',
   units: 'metric',
   cupboard: {
     ...emptyCupboard,
@@ -32,13 +34,24 @@ export async function readPlace(db: Register): Promise<Place> {
   return (await findPlace(db)) ?? usualPlace;
 }
 
-export type SavePlace = { kind: 'saved' } | { kind: 'rejected'; errors: readonly FieldError[] };
+export type SavePlace =
+  | { readonly kind: 'saved' }
+  | { readonly kind: 'rejected'; readonly errors: readonly FieldError[] }
+  /** Changed elsewhere since the form was opened, and not in the same way. */
+  | { readonly kind: 'changed'; readonly theirs: Place; readonly merged: Place; readonly clashes: readonly Clash[] };
 
-export async function changePlace(db: Register, input: unknown): Promise<SavePlace> {
+/** @param opened the place as the form showed it: what was changed elsewhere since is kept */
+export async function changePlace(db: Register, input: unknown, opened?: unknown): Promise<SavePlace> {
   const parsed = parse(placeForm, input);
   if (parsed.kind === 'bad') return { kind: 'rejected', errors: parsed.errors };
-  await savePlace(db, parsed.value);
-  return { kind: 'saved' };
+  return inOne(db, async (trx): Promise<SavePlace> => {
+    const theirs = await readPlace(trx);
+    const shown = typeof opened === 'object' && opened !== null ? (opened as Place) : theirs;
+    const { merged, clashes } = mergeChanges<Place>(shown, parsed.value, theirs, cupboardItem);
+    if (clashes.length > 0) return { kind: 'changed', theirs, merged, clashes };
+    await savePlace(trx, merged);
+    return { kind: 'saved' };
+  });
 }
 
 /** Marks the register as the made-up hall. */

@@ -1,4 +1,3 @@
-import { createHash } from 'node:crypto';
 import { movedSince, reportOf, type PageThen, type PrintedPage, type Report } from '../core/report';
 import { bookIn } from '../core/score/shownUnits';
 import type { IsoDate } from '../core/shapes/facts';
@@ -9,6 +8,7 @@ import type { Register } from '../database/connection';
 import { addPrintedPage, listPagesOfOtherNorms, listPrintedPages } from '../database/printedPages';
 import { parse } from '../schemas/parse';
 import { printedForm } from '../schemas/printed';
+import { hashOf } from './hash';
 import { readBook } from './norms';
 import { readPlace } from './places';
 import { readPerson } from './readPeople';
@@ -26,7 +26,7 @@ export async function readReport(
   today: IsoDate,
 ): Promise<ReportNow> {
   const report = reportOf(view, await readPlace(db), asked, today);
-  return { report, fingerprint: createHash('sha256').update(JSON.stringify(report)).digest('hex') };
+  return { report, fingerprint: hashOf(JSON.stringify(report)) };
 }
 
 export type KeepPrinted = { readonly kind: 'kept' | 'changed' | 'rejected' | 'not-found' };

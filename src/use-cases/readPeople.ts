@@ -7,7 +7,14 @@ import { ageOn } from '../core/math/age';
 import type { Level, LevelsAnswer } from '../core/level/answer';
 import { assignLevels } from '../core/level/assign';
 import { pathOf } from '../core/path';
-import type { AttemptView, CountedAttempt, PersonOutline, PersonView, SittingView } from '../core/personView';
+import type {
+  AttemptView,
+  CountedAttempt,
+  MovedAway,
+  PersonOutline,
+  PersonView,
+  SittingView,
+} from '../core/personView';
 import { changeBetween } from '../core/retest/change';
 import { retestDue } from '../core/retest/due';
 import { compositesOf } from '../core/score/composites';
@@ -19,7 +26,7 @@ import type { PersonRecord } from '../core/shapes/intake';
 import type { Person, PersonId, Place, UnitSystem } from '../core/shapes/person';
 import type { Protocol } from '../core/shapes/protocol';
 import { testViewOf, type TestSat, type TestView } from '../core/testView';
-import { listAttempts } from '../database/attempts';
+import { listAttempts, listMovedAway } from '../database/attempts';
 import { inOne, type Register } from '../database/connection';
 import { listEntries } from '../database/entries';
 import { addConfirmedLevel, listConfirmedLevels, type ConfirmedLevel } from '../database/levels';
@@ -31,7 +38,15 @@ import { readPlace } from './places';
 /** The one test of the loop so far. */
 const loopTest = 'chair-stand-30s';
 
-/** @param units results are told in; those of the hall where left out */
+/** Somebody whose record holds what cannot be true; the rest of the register is read all the same. */
+export class Unreadable extends Error {
+  override readonly name = 'Unreadable';
+}
+
+/**
+ * @param units results are told in; those of the hall where left out
+ * @throws Unreadable where the record cannot be worked out: the intake can still be opened and put right
+ */
 export async function readPerson(
   db: Register,
   id: PersonId,
@@ -39,7 +54,10 @@ export async function readPerson(
   units?: UnitSystem,
 ): Promise<PersonView | undefined> {
   const person = await findPerson(db, id);
-  return person && (await viewsOf(db, [person], today, units))[0];
+  if (!person) return undefined;
+  const [read] = await describeAll(db, [person], today, units, fullView);
+  if (read?.kind === 'unreadable') throw new Unreadable(`The record of ${id} cannot be read.`, { cause: read.fault });
+  return read?.view;
 }
 
 /** Everybody who is not put aside, by name. For many people ask for the lines of the register instead. */
@@ -51,43 +69,70 @@ export async function readEverybody(db: Register, today: IsoDate): Promise<Perso
   );
 }
 
-/** All that the screens show of some people, in a handful of queries and in the order given. */
+/** All that the screens show of some people, in a handful of queries and in the order given; who cannot be read is left out. */
 export async function viewsOf(
   db: Register,
   people: readonly KeptPerson[],
   today: IsoDate,
   units?: UnitSystem,
 ): Promise<PersonView[]> {
-  return (await describeAll(db, people, today, units)).map(({ outline, levels }) => ({ ...outline, levels: levels() }));
+  const all = await describeAll(db, people, today, units, fullView);
+  return all.flatMap((read) => (read.kind === 'read' ? [read.view] : []));
 }
 
-/** The same for lists of many: levels are worked out only of those who wait for a yes to one. */
+const fullView = ({ outline, levels }: Described): PersonView => ({ ...outline, levels: levels() });
+
+/** The same for lists of many: levels are worked out only of those who have or wait for one. */
 export async function outlinesOf(
   db: Register,
   people: readonly KeptPerson[],
   today: IsoDate,
-): Promise<PersonOutline[]> {
-  return (await describeAll(db, people, today)).map(({ outline }) => outline);
+): Promise<ReadOne<PersonOutline>[]> {
+  return describeAll(db, people, today, undefined, ({ outline }) => outline);
 }
 
-async function describeAll(
+/** What was read of one person, or that it could not be. */
+export type ReadOne<V> =
+  | { readonly kind: 'read'; readonly view: V }
+  | { readonly kind: 'unreadable'; readonly person: KeptPerson; readonly fault: unknown };
+
+async function describeAll<V>(
   db: Register,
   people: readonly KeptPerson[],
   today: IsoDate,
-  units?: UnitSystem,
-): Promise<Described[]> {
+  units: UnitSystem | undefined,
+  pick: (described: Described) => V,
+): Promise<ReadOne<V>[]> {
   const ids = people.map((p) => p.id);
   const place = await readPlace(db);
   const book = bookIn(units ?? place.units, await readBook(db));
   const records = await recordsOf(db, ids);
   const attempts = groupBy(await listAttempts(db, ids), (a) => a.personId);
+  const movedAway = groupBy(await readMovedAway(db, ids), (m) => m.from);
   const levels = groupBy(await listConfirmedLevels(db, ids), (l) => l.personId);
-  return people.flatMap((person) => {
-    const known = knownOn(records.get(person.id) ?? nothingNoted, today, readinessRules);
-    return known
-      ? [describe(person, known, place, book, attempts.get(person.id) ?? [], levels.get(person.id) ?? [], today)]
-      : [];
+  return people.flatMap((person): ReadOne<V>[] => {
+    // A bulkhead: whatever is wrong with one record, the others are read.
+    try {
+      const known = knownOn(records.get(person.id) ?? nothingNoted, today, readinessRules);
+      if (!known) return [];
+      const of = <T>(all: Map<PersonId, T[]>) => all.get(person.id) ?? [];
+      const kept = { attempts: of(attempts), movedAway: of(movedAway), confirmed: of(levels) };
+      return [{ kind: 'read', view: pick(describe(person, known, place, book, kept, today)) }];
+    } catch (fault) {
+      console.error(`The record of ${person.id} cannot be read:`, fault);
+      return [{ kind: 'unreadable', person, fault }];
+    }
   });
+}
+
+async function readMovedAway(
+  db: Register,
+  ids: readonly PersonId[],
+): Promise<(MovedAway & { readonly from: PersonId })[]> {
+  const moved = await listMovedAway(db, ids);
+  if (moved.length === 0) return [];
+  const names = new Map((await listPeople(db)).map((p) => [p.id, p.name]));
+  return moved.map(({ from, attempt }) => ({ from, attempt, toName: names.get(attempt.personId) ?? '' }));
 }
 
 const nothingNoted: PersonRecord = { intakes: [], entries: [] };
@@ -122,30 +167,53 @@ export async function readKnown(db: Register, id: PersonId, day: IsoDate): Promi
   return knownOn(await readRecord(db, id), day, readinessRules);
 }
 
+/** Only what the intake form shows; readable also where results and intake contradict each other. */
+export async function readIntake(db: Register, id: PersonId, today: IsoDate) {
+  const person = await findPerson(db, id);
+  const known = person && (await readKnown(db, id, today));
+  if (!known) return undefined;
+  return { person, intake: known.intake, pains: known.pains, falls: known.falls, units: (await readPlace(db)).units };
+}
+
 export type ConfirmLevels =
   | { readonly kind: 'confirmed'; readonly codes: readonly string[] }
-  | { readonly kind: 'nothing-to-confirm' }
+  /** The same was confirmed before, here or on another device. `at` is ISO 8601. */
+  | { readonly kind: 'already'; readonly at: string; readonly codes: readonly string[] }
+  /** Something new is known since the page was shown: other levels wait now. Nothing was confirmed. */
+  | { readonly kind: 'changed'; readonly codes: readonly string[] }
   | { readonly kind: 'not-found' };
 
-/** Confirms the levels that wait for a yes, with the facts and reasons it was decided by. */
-export async function confirmLevels(db: Register, id: PersonId, today: IsoDate): Promise<ConfirmLevels> {
-  const page = await readPerson(db, id, today);
-  if (!page) return { kind: 'not-found' };
-  const { rulesVersion } = page.levels;
-  const levels = page.levelsWaiting;
-  if (levels.length === 0) return { kind: 'nothing-to-confirm' };
-  const { person, known, confirmed } = page;
-  const facts = factsFrom(person, known, await readPlace(db), await listAttempts(db, [id]), confirmed, today);
-  const normsVersion = (await readBook(db)).version;
-  await inOne(db, async (all) => {
+/**
+ * Confirms the levels that wait for a yes, with the facts and reasons they were decided by, all in one transaction.
+ * @param seen the codes that stood on the screen: nothing is confirmed that was not seen
+ */
+export async function confirmLevels(
+  db: Register,
+  id: PersonId,
+  seen: readonly string[],
+  today: IsoDate,
+): Promise<ConfirmLevels> {
+  return inOne(db, async (trx): Promise<ConfirmLevels> => {
+    const page = await readPerson(trx, id, today);
+    if (!page) return { kind: 'not-found' };
+    const levels = page.levelsWaiting;
+    const codes = levels.map((l) => l.code);
+    const confirmed = await listConfirmedLevels(trx, [id]);
+    if (codes.join() !== seen.join() || codes.length === 0) {
+      const there = confirmed.filter((c) => c.confirmedOn === today && seen.includes(c.level.code));
+      const at = there.at(-1)?.confirmedAt;
+      const all = at !== undefined && seen.every((code) => there.some((c) => c.level.code === code));
+      return all ? { kind: 'already', at, codes: seen } : { kind: 'changed', codes };
+    }
+    const { person, known } = page;
+    const { rulesVersion } = page.levels;
+    const facts = factsFrom(person, known, await readPlace(trx), await listAttempts(trx, [id]), confirmed, today);
+    const normsVersion = (await readBook(trx)).version;
+    const at = new Date();
     for (const level of levels)
-      await addConfirmedLevel(
-        all,
-        { personId: id, confirmedOn: today, rulesVersion, normsVersion, facts, level },
-        new Date(),
-      );
+      await addConfirmedLevel(trx, { personId: id, confirmedOn: today, rulesVersion, normsVersion, facts, level }, at);
+    return { kind: 'confirmed', codes };
   });
-  return { kind: 'confirmed', codes: levels.map((l) => l.code) };
 }
 
 /** Everything the level engine reads, from the records. */
@@ -197,13 +265,18 @@ interface Described {
   readonly levels: () => LevelsAnswer;
 }
 
+interface Kept {
+  readonly attempts: readonly AttemptView[];
+  readonly movedAway: readonly MovedAway[];
+  readonly confirmed: readonly ConfirmedLevel[];
+}
+
 function describe(
   person: KeptPerson,
   known: Known,
   place: Place,
   book: NormBook,
-  attempts: readonly AttemptView[],
-  confirmed: readonly ConfirmedLevel[],
+  { attempts, movedAway, confirmed }: Kept,
   today: IsoDate,
 ): Described {
   const { intake, readiness } = known;
@@ -225,9 +298,9 @@ function describe(
       .at(-1) ??
     null;
   const due = lastTestedOn ? retestDue(lastTestedOn, { pastCutoff: toWatch > 0, readiness: readiness.outcome }) : null;
-  const levelsNow = newestOfEach(confirmed);
+  const levelsNow = newestOfEach(confirmed, levels);
   const levelsWaiting = waiting(levels, levelsNow, latest);
-  const newestDay = attempts.at(-1)?.sittingDate;
+  const toRepeat = toRepeatOf(attempts);
   const path = pathOf({
     today,
     readiness: readiness.outcome,
@@ -235,12 +308,10 @@ function describe(
     toAsk: readiness.asked !== 'current',
     lacking: [...(intake.heightCm === null ? ['height'] : []), ...(intake.massKg === null ? ['mass'] : [])],
     lastTestedOn,
-    toRepeat:
-      attempts.some((a) => a.sittingDate === newestDay && a.trial.state === 'to-repeat') &&
-      latest?.attempt.sittingDate !== newestDay,
+    toRepeat: toRepeat.length > 0,
     toWatch,
     levelsWaiting: levelsWaiting.length,
-    levelCode: levelsNow[0]?.level.code ?? null,
+    levelCode: levelsNow.find((l) => !l.closedToday)?.level.code ?? null,
     dueOn: due?.on ?? null,
   });
   const outline: PersonOutline = {
@@ -261,6 +332,8 @@ function describe(
     lastTestedOn,
     toWatch,
     normsVersion: book.version,
+    toRepeat,
+    movedAway,
     otherAttempts: attempts.filter((a) => !counted.has(a.clientKey)).reverse(),
     confirmed,
     levelsNow,
@@ -270,15 +343,27 @@ function describe(
   return { outline, levels };
 }
 
+/** Tries of the newest day that broke off, where nothing came of that test and side on that day after all. */
+function toRepeatOf(attempts: readonly AttemptView[]): AttemptView[] {
+  const newestDay = attempts.at(-1)?.sittingDate;
+  const ofDay = attempts.filter((a) => a.sittingDate === newestDay);
+  const done = (of: AttemptView) =>
+    ofDay.some((a) => a.test === of.test && a.side === of.side && a.trial.state === 'finished');
+  return ofDay.filter((a) => a.trial.state === 'to-repeat' && !done(a));
+}
+
 /** The newest confirmed level of each ladder, in the order of the ladders. */
-function newestOfEach(confirmed: readonly ConfirmedLevel[]): ConfirmedLevel[] {
-  return levelRules.ladders.flatMap(({ pattern }) => confirmed.findLast((c) => c.level.pattern === pattern) ?? []);
+function newestOfEach(confirmed: readonly ConfirmedLevel[], levels: () => LevelsAnswer): PersonOutline['levelsNow'] {
+  return levelRules.ladders.flatMap(({ pattern }) => {
+    const newest = confirmed.findLast((c) => c.level.pattern === pattern);
+    return newest ? [{ ...newest, closedToday: !levels().levels.some((l) => l.pattern === pattern) }] : [];
+  });
 }
 
 /** A level waits for a yes while nobody confirmed one since the newest test, or while it differs from the last one. */
 function waiting(
   levels: () => LevelsAnswer,
-  now: readonly ConfirmedLevel[],
+  now: PersonOutline['levelsNow'],
   latest: SittingView | undefined,
 ): readonly Level[] {
   if (!latest) return [];

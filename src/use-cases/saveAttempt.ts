@@ -4,17 +4,27 @@ import { readMeasuredTrial, type Trial } from '../core/measure/measuredTrial';
 import type { AttemptEvent } from '../core/shapes/attempt';
 import type { IsoDate, Side } from '../core/shapes/facts';
 import type { Protocol } from '../core/shapes/protocol';
-import { eventsOf, listAttempts, storeAttempt, type ClientKey } from '../database/attempts';
-import type { Register } from '../database/connection';
+import {
+  deriveAnew,
+  eventsOf,
+  findAttempt,
+  keysOfOlderResults,
+  listAttempts,
+  storeAttempt,
+  type ClientKey,
+  type Derive,
+} from '../database/attempts';
+import { inOne, type Register } from '../database/connection';
 import { findPerson } from '../database/people';
 import { attemptBody, type AttemptBody } from '../schemas/attempt';
 import { parse, type FieldError } from '../schemas/parse';
-import { resultFaults } from '../schemas/requests';
+import { resultFaults, sideFaults } from '../schemas/requests';
 
 export type SaveAttempt =
   | { readonly kind: 'created' | 'known'; readonly trial: Trial }
   | { readonly kind: 'conflict'; readonly seqs: readonly number[]; readonly trial: Trial }
-  | { readonly kind: 'other-attempt' }
+  /** The key belongs to an attempt sent otherwise: what differs. */
+  | { readonly kind: 'other-attempt'; readonly differs: readonly string[] }
   | { readonly kind: 'rejected'; readonly errors: readonly FieldError[] };
 
 /** Stores the whole list of events of an attempt. Sending it again is harmless; nothing acknowledged is ever lost. */
@@ -28,18 +38,19 @@ export async function saveAttempt(
   if (parsed.kind === 'bad') return { kind: 'rejected', errors: parsed.errors };
   const body = parsed.value;
   const protocol = protocolById(body.test);
-  const errors = await faultsOf(db, clientKey, body, protocol, today);
-  if (errors.length > 0 || !protocol) return { kind: 'rejected', errors };
-  const { personId, test, protocolVersion, sittingDate, side = null, conditions, events } = body;
-  const head = { clientKey, personId, test, protocolVersion, sittingDate, side, conditions };
-  return storeAttempt(
-    db,
-    head,
-    events,
-    (all) => ({ trial: readTrial(protocol, all), version: measureVersion }),
-    new Date(),
-  );
+  // Whoever it is for is looked at in the transaction that writes it: nobody is erased in between.
+  return inOne(db, async (trx) => {
+    const errors = await faultsOf(trx, clientKey, body, protocol, today);
+    if (errors.length > 0 || !protocol) return { kind: 'rejected', errors };
+    const { personId, test, protocolVersion, sittingDate, side = null, conditions, events } = body;
+    const head = { clientKey, personId, test, protocolVersion, sittingDate, side, conditions };
+    return storeAttempt(trx, head, events, deriving(protocol), new Date());
+  });
 }
+
+const deriving =
+  (protocol: Protocol): Derive =>
+  (events) => ({ trial: readTrial(protocol, events), version: measureVersion });
 
 /** The result of an attempt out of its events; a count that was tried and has no number is read as written down. */
 export function readTrial(protocol: Protocol, events: readonly AttemptEvent[]): Trial {
@@ -68,6 +79,7 @@ async function faultsOf(
   const person = await findPerson(db, body.personId);
   if (!person) fault('/personId', 'nobody in the register has this id');
   else if (body.sittingDate < person.birthDate) fault('/sittingDate', 'is before the birth date');
+  if (protocol) for (const message of sideFaults(body.side ?? null, protocol)) fault('/side', message);
   if (body.sittingDate > today) fault('/sittingDate', `is still to come: today is ${today}`);
   const seqs = new Set<number>();
   for (const [i, event] of body.events.entries()) {
@@ -76,23 +88,28 @@ async function faultsOf(
     if (protocol)
       for (const [field, message] of eventFaults(event, protocol, body.side ?? null))
         fault(`/events/${i}${field}`, message);
-    if (event.kind === 'move' && !(await findPerson(db, event.toPersonId)))
-      fault(`/events/${i}/toPersonId`, 'nobody in the register has this id');
+    if (event.kind !== 'move') continue;
+    const to = await findPerson(db, event.toPersonId);
+    if (!to) fault(`/events/${i}/toPersonId`, 'nobody in the register has this id');
+    else if (body.sittingDate < to.birthDate)
+      fault(`/events/${i}/toPersonId`, `was not born yet on ${body.sittingDate}`);
   }
   return faults;
 }
 
-const written = new Set<AttemptEvent['kind']>(['entered', 'strike', 'add', 'move', 'note']);
+const written = new Set<AttemptEvent['kind']>(['entered', 'strike', 'add', 'move', 'condition', 'note']);
 
 /** What an event may say of this test: only what is counted is taken down tap by tap, and numbers lie in its range. */
 function eventFaults(event: AttemptEvent, protocol: Protocol, side: Side | null): (readonly [string, string])[] {
   if (protocol.capture.kind !== 'count' && !written.has(event.kind))
     return [['/kind', `${protocol.id} is taken down as a written result, not by ${event.kind}`]];
-  if (event.kind === 'add') return resultFaults({ value: event.value }, protocol).map(([f, m]) => [`/${f}`, m]);
+  if (event.kind === 'add') return resultFaults({ value: event.value, side }, protocol).map(([f, m]) => [`/${f}`, m]);
   if (event.kind !== 'entered') return [];
   const { value, trials, outcome, seconds, help, cleanBeforeHands } = event;
   const result = { value, trials, outcome, seconds, help, cleanBeforeHands, side };
-  return resultFaults(result, protocol).map(([field, message]) => [`/${field}`, message]);
+  return resultFaults(result, protocol)
+    .filter(([field]) => field !== 'side')
+    .map(([field, message]) => [`/${field}`, message]);
 }
 
 /** Derives every stored result anew from its events; the differences, which should be none. */
@@ -104,4 +121,23 @@ export async function rebuildResults(db: Register): Promise<readonly ClientKey[]
     if (JSON.stringify(trial) !== JSON.stringify(attempt.trial)) differing.push(attempt.clientKey);
   }
   return differing;
+}
+
+const batch = 200;
+
+/** Results that an earlier version derived are derived anew, some at a time so that others are answered between. */
+export async function bringResultsUpToDate(db: Register): Promise<number> {
+  for (let done = 0; ;) {
+    const keys = await keysOfOlderResults(db, measureVersion, batch);
+    if (keys.length === 0) return done;
+    await inOne(db, async (trx) => {
+      for (const key of keys) {
+        const protocol = protocolById((await findAttempt(trx, key))?.test ?? '');
+        if (!protocol) throw new RangeError(`bringResultsUpToDate: ${key} is of a test the catalogue does not hold`);
+        await deriveAnew(trx, key, deriving(protocol));
+      }
+    });
+    done += keys.length;
+    await new Promise((others) => setImmediate(others));
+  }
 }

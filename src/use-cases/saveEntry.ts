@@ -1,6 +1,6 @@
 import type { IsoDate } from '../core/shapes/facts';
 import type { PersonId } from '../core/shapes/person';
-import type { Register } from '../database/connection';
+import { inOne, type Register } from '../database/connection';
 import { storeEntry } from '../database/entries';
 import { findPerson } from '../database/people';
 import { entryBody } from '../schemas/entry';
@@ -16,12 +16,14 @@ export async function saveEntry(db: Register, id: string, input: unknown, today:
   if (parsed.kind === 'bad') return { kind: 'rejected', errors: parsed.errors };
   const { personId, on, content } = parsed.value;
   const errors: FieldError[] = [];
-  if (!/^[A-Za-z0-9_-]{8,64}$/.test(id))
-    errors.push({ path: '', message: 'the key in the address must be 8 to 64 letters, digits, - or _' });
-  if (!(await findPerson(db, personId)))
-    errors.push({ path: '/personId', message: 'nobody in the register has this id' });
-  if (errors.length > 0) return { kind: 'rejected', errors };
-  return { kind: await storeEntry(db, { id, personId, on, savedAt: new Date().toISOString(), content }) };
+  return inOne(db, async (trx) => {
+    if (!/^[A-Za-z0-9_-]{8,64}$/.test(id))
+      errors.push({ path: '', message: 'the key in the address must be 8 to 64 letters, digits, - or _' });
+    if (!(await findPerson(trx, personId)))
+      errors.push({ path: '/personId', message: 'nobody in the register has this id' });
+    if (errors.length > 0) return { kind: 'rejected', errors };
+    return { kind: await storeEntry(trx, { id, personId, on, savedAt: new Date().toISOString(), content }) };
+  });
 }
 
 /** The same for a form that is known to be of this person and today. */

@@ -1,34 +1,50 @@
-import { createHash } from 'node:crypto';
 import { painsOn, type PainNow } from '../core/intake/pains';
 import { entriesUntil } from '../core/intake/entries';
+import { canonicalJson } from '../core/math/canonical';
 import { addDays } from '../core/math/days';
+import { mergeChanges, type Clash } from '../core/mergeChanges';
 import type { IsoDate } from '../core/shapes/facts';
 import type { Entry, EntryContent, Intake } from '../core/shapes/intake';
 import type { Person, PersonId } from '../core/shapes/person';
 import { readinessRules } from '../catalogue/readiness/readiness';
-import type { Register } from '../database/connection';
+import { inOne, type Register } from '../database/connection';
+import { firstTestedOn } from '../database/attempts';
 import { listEntries } from '../database/entries';
 import * as people from '../database/people';
 import { parse, type FieldError } from '../schemas/parse';
-import { personForm, walkInForm, type PersonForm, type WalkInForm } from '../schemas/person';
-import { lookForDoubles, type Double } from './everybody';
+import { personForm, personItem, walkInForm, type PersonForm, type WalkInForm } from '../schemas/person';
+import { lookForDoubles, type Double } from './doubles';
+import { hashOf } from './hash';
 
 export type SavePerson =
   | { readonly kind: 'saved'; readonly id: PersonId }
   | { readonly kind: 'rejected'; readonly errors: readonly FieldError[] }
+  /** This form, or this partner’s id, was taken before with other content; nothing was changed. */
+  | { readonly kind: 'conflict'; readonly id: PersonId; readonly name: string }
   /** Somebody like this is in the register; send again with `evenSo` to add them all the same. */
   | { readonly kind: 'double'; readonly doubles: readonly Double[] }
+  /** Changed elsewhere since the form was opened, and not in the same way: which is right is asked. */
+  | {
+      readonly kind: 'changed';
+      readonly theirs: PersonForm;
+      readonly merged: PersonForm;
+      readonly clashes: readonly Clash[];
+    }
   | { readonly kind: 'not-found' };
 
 interface Adding {
+  /** Made where the form was opened: a UUID, so that a form sent twice adds one person. */
   readonly id?: PersonId;
+  /** A partner’s own id for them. */
+  readonly externalId?: string;
   /** The day it was known; only a demonstration or an old paper differs from today. */
   readonly notedOn?: IsoDate;
   readonly evenSo?: boolean;
 }
 
 /**
- * Adds a person with a first intake. Adding the same id again changes nothing and says the same.
+ * Adds a person with a first intake. The same form again changes nothing and says the same; another with its id is a
+ * conflict.
  * @param input the whole form, as typed
  */
 export async function addPerson(db: Register, input: unknown, today: IsoDate, how: Adding = {}): Promise<SavePerson> {
@@ -36,11 +52,8 @@ export async function addPerson(db: Register, input: unknown, today: IsoDate, ho
   if (parsed.kind === 'bad') return { kind: 'rejected', errors: parsed.errors };
   const { id = crypto.randomUUID(), notedOn = today } = how;
   const person = toPerson(id, parsed.value);
-  return add(db, person, toIntake(parsed.value, notedOn), contentsOf(parsed.value, [], notedOn), today, {
-    ...how,
-    id,
-    notedOn,
-  });
+  const contents = contentsOf(parsed.value, parsed.value, [], notedOn);
+  return add(db, person, toIntake(parsed.value, notedOn), contents, parsed.value, { ...how, id, notedOn });
 }
 
 /** Adds somebody who turned up: name, age, norm table and six questions. The rest waits as "to complete". */
@@ -62,53 +75,89 @@ export async function addWalkIn(db: Register, input: unknown, today: IsoDate, ho
     notedOn: today,
     toComplete: ['birth-date', 'body', 'bones', 'nerves', 'floor', 'aids', 'contacts'],
   };
-  return add(db, person, intake, walkInContents(form, today), today, { ...how, id, notedOn: today });
+  return add(db, person, intake, walkInContents(form, today), form, { ...how, id, notedOn: today });
 }
 
+/** @param asked the form as it was sent, by which the same request is known again */
 async function add(
   db: Register,
   person: Person,
   intake: Intake,
   contents: readonly EntryContent[],
-  today: IsoDate,
-  { id, notedOn, evenSo = false }: Required<Pick<Adding, 'id' | 'notedOn'>> & Adding,
+  asked: object,
+  { id, notedOn, evenSo = false, externalId }: Required<Pick<Adding, 'id' | 'notedOn'>> & Adding,
 ): Promise<SavePerson> {
-  const known = await people.findPerson(db, id);
-  if (!known && !evenSo) {
-    const doubles = await lookForDoubles(db, person, today);
-    if (doubles.length > 0) return { kind: 'double', doubles };
-  }
+  if (!isUuid(id)) return { kind: 'rejected', errors: [{ path: '/id', message: 'must be a UUID made for this form' }] };
+  const sentHash = hashOf(canonicalJson(asked));
   const at = new Date();
-  await people.addPerson(db, person, intake, toEntries(id, id, contents, notedOn, at), at);
-  const kept = await people.findPerson(db, id);
-  if (kept?.name === person.name && kept.birthDate === person.birthDate) return { kind: 'saved', id };
-  return {
-    kind: 'rejected',
-    errors: [{ path: '/name', message: `This form was saved for ${kept?.name ?? 'somebody'}: open a new one.` }],
-  };
+  // Looked for in the transaction that adds: of two devices with the same person one finds the other’s.
+  return inOne(db, async (trx): Promise<SavePerson> => {
+    const known = await people.findSent(trx, id, externalId ?? null);
+    if (known)
+      return known.sentHash === sentHash
+        ? { kind: 'saved', id: known.id }
+        : { kind: 'conflict', id: known.id, name: known.name };
+    const doubles = evenSo ? [] : await lookForDoubles(trx, person);
+    if (doubles.length > 0) return { kind: 'double', doubles };
+    const entries = toEntries(id, id, contents, notedOn, at);
+    await people.addPerson(trx, person, intake, entries, { externalId: externalId ?? null, sentHash }, at);
+    return { kind: 'saved', id };
+  });
 }
 
-/**
- * Changes a person and notes a new intake from today on; what was known before stays readable.
- * @param key made when the form was opened: what the same form says twice is noted once
- */
+const isUuid = (id: string): boolean => /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/.test(id);
+
+export interface Changing {
+  /** Made when the form was opened: what the same form says twice is noted once. */
+  readonly key?: string;
+  /** What the form showed when it was opened: what was changed elsewhere since is kept. Left out: as it is now. */
+  readonly opened?: unknown;
+}
+
+/** Changes a person and notes a new intake from today on; what was known before stays readable. */
 export async function changePerson(
   db: Register,
   id: PersonId,
   input: unknown,
   today: IsoDate,
-  key: string = crypto.randomUUID(),
+  { key = crypto.randomUUID(), opened }: Changing = {},
 ): Promise<SavePerson> {
   const parsed = parse(personForm(today), input);
   if (parsed.kind === 'bad') return { kind: 'rejected', errors: parsed.errors };
-  if (!(await people.findPerson(db, id))) return { kind: 'not-found' };
-  const known = await listEntries(db, [id]);
-  const at = new Date();
-  const entries = toEntries(id, key, contentsOf(parsed.value, known, today), today, at).filter(
-    (e) => !known.some((k) => k.id === e.id),
-  );
-  await people.changePerson(db, toPerson(id, parsed.value), toIntake(parsed.value, today), entries, at);
-  return { kind: 'saved', id };
+  return inOne(db, async (trx): Promise<SavePerson> => {
+    const person = await people.findPerson(trx, id);
+    if (!person) return { kind: 'not-found' };
+    const newest = (await people.listIntakes(trx, [id])).at(-1)?.intake;
+    const { savedAt, ...before } = newest ?? { ...nothingKnown(today), savedAt: '' };
+    const known = await listEntries(trx, [id]);
+    const pains = painsOn(entriesUntil(known, today), today, readinessRules);
+    const theirs = toPersonForm(person, before, pains);
+    const shown = (isObject(opened) ? opened : theirs) as PersonForm;
+    const { merged, clashes } = mergeChanges(shown, parsed.value, theirs, personItem);
+    if (clashes.length > 0) return { kind: 'changed', theirs, merged, clashes };
+    const errors = await birthFaults(trx, id, merged.birthDate);
+    if (errors.length > 0) return { kind: 'rejected', errors };
+    const at = new Date();
+    const entries = toEntries(id, key, contentsOf(merged, shown, known, today), today, at).filter(
+      (e) => !known.some((k) => k.id === e.id),
+    );
+    const intake = toIntake(merged, today);
+    // A form sent twice notes one intake.
+    const again = newest !== undefined && canonicalJson(intake) === canonicalJson(before);
+    await people.changePerson(trx, toPerson(id, merged), again ? null : intake, entries, at);
+    return { kind: 'saved', id };
+  });
+}
+
+const isObject = (v: unknown): v is object => typeof v === 'object' && v !== null;
+
+const nothingKnown = (notedOn: IsoDate): Intake => ({ ...emptyIntake, notedOn });
+
+/** A result of somebody not born yet could not be read again. */
+async function birthFaults(db: Register, id: PersonId, birthDate: IsoDate): Promise<FieldError[]> {
+  const first = await firstTestedOn(db, id);
+  if (first === undefined || birthDate <= first) return [];
+  return [{ path: '/birthDate', message: `They were tested on ${first}, before this date: look at the year.` }];
 }
 
 /**
@@ -117,10 +166,7 @@ export async function changePerson(
  */
 function toEntries(personId: PersonId, key: string, contents: readonly EntryContent[], on: IsoDate, at: Date): Entry[] {
   return contents.map((content, i) => ({
-    id: createHash('sha256')
-      .update(JSON.stringify([personId, key, i, content]))
-      .digest('hex')
-      .slice(0, 32),
+    id: hashOf(JSON.stringify([personId, key, i, content])).slice(0, 32),
     personId,
     on,
     savedAt: new Date(at.getTime() - contents.length + i).toISOString(),
@@ -128,14 +174,22 @@ function toEntries(personId: PersonId, key: string, contents: readonly EntryCont
   }));
 }
 
-/** What the form says that has a date of its own: pains asked now, falls, what is taken back. */
-function contentsOf(form: PersonForm, known: readonly Entry[], today: IsoDate): EntryContent[] {
+/**
+ * What the form says that has a date of its own: pains asked now, falls, what is taken back.
+ * @param shown the form as it was opened: a pain that was not on it was not taken away by it
+ */
+function contentsOf(
+  form: PersonForm,
+  shown: Pick<PersonForm, 'pains'>,
+  known: readonly Entry[],
+  today: IsoDate,
+): EntryContent[] {
   const before = painsOn(entriesUntil(known, today), today, readinessRules);
   const same = (a: { joint: string; side?: string | null }, b: { joint: string; side?: string | null }) =>
     a.joint === b.joint && (a.side ?? null) === (b.side ?? null);
   const asked = form.pains.filter((p) => p.asked).map(toPain);
   const gone = before
-    .filter((b) => !form.pains.some((p) => same(p, b)))
+    .filter((b) => shown.pains.some((p) => same(p, b)) && !form.pains.some((p) => same(p, b)))
     .map(({ joint, side, since }): EntryContent => ({ kind: 'pain', joint, side, level: 0, since }));
   const falls = form.falls.map((f): EntryContent => ({ kind: 'fall', ...f }));
   const withdrawn = form.withdrawn

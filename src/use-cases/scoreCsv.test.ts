@@ -69,15 +69,18 @@ describe('scores as CSV', () => {
     });
     await fc.assert(
       fc.asyncProperty(fc.array(asked, { minLength: 1, maxLength: 12 }), async (rows) => {
-        const sent = rows.map(({ age, sex, protocol: { id, range }, share }) => {
+        const sent = rows.map(({ age, sex, protocol: { id, range, sides }, share }) => {
           const value = Math.round(range.min + share * (range.max - range.min));
-          return { age, sex, test: id, value: Math.max(range.min, value) };
+          return { age, sex, test: id, side: sides === 'both' ? 'R' : '', value: Math.max(range.min, value) };
         });
         const csv = await scored(
-          `${head}\n${sent.map((r) => `x,${r.age},${r.sex},${r.test},,${r.value},,`).join('\n')}\n`,
+          `${head}\n${sent.map((r) => `x,${r.age},${r.sex},${r.test},${r.side},${r.value},,`).join('\n')}\n`,
         );
-        sent.forEach(({ age, sex, test, value }, i) => {
-          const json = askScore({ person: { age, sex: sex || null }, results: [{ test, value }] }, today);
+        sent.forEach(({ age, sex, test, side, value }, i) => {
+          const json = askScore(
+            { person: { age, sex: sex || null }, results: [{ test, value, side: side || null }] },
+            today,
+          );
           if (json.kind === 'rejected') throw new Error(JSON.stringify(json.errors));
           const [result] = (json.body as { results: { norm: { percentile?: number; band?: string } | null }[] })
             .results;

@@ -53,6 +53,7 @@ function remembered(record: PersonRecord): PersonRecord {
 async function dueFirst(db: Register, today: IsoDate): Promise<Set<PersonId>> {
   const lines = await allLines(db, today);
   const rank = {
+    unreadable: 4,
     'not-tested': 0,
     due: 0,
     'to-confirm': 1,

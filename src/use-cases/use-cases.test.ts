@@ -107,10 +107,14 @@ describe('people', () => {
     expect((await addPerson(db, { ...form, birthDate }, today)).kind).toBe('rejected');
   });
   test('a form sent twice adds one person; used for somebody else it is refused', async () => {
-    await addPerson(db, form, today, { id: 'form-1' });
-    expect(await addPerson(db, form, today, { id: 'form-1' })).toEqual({ kind: 'saved', id: 'form-1' });
+    const id = crypto.randomUUID();
+    await addPerson(db, form, today, { id });
+    const turned = Object.fromEntries(Object.entries(form).reverse());
+    expect(await addPerson(db, turned, today, { id })).toEqual({ kind: 'saved', id });
     expect((await readEverybody(db, today)).length).toBe(1);
-    expect((await addPerson(db, { ...form, name: 'Another One' }, today, { id: 'form-1' })).kind).toBe('rejected');
+    const other = { ...form, name: 'Another One' };
+    expect(await addPerson(db, other, today, { id })).toEqual({ kind: 'conflict', id, name: 'Wilma Testerin' });
+    expect((await addPerson(db, other, today, { id: 'finished' })).kind).toBe('rejected');
   });
   test('what was known on an earlier day can be asked again', async () => {
     const id = await add();
@@ -147,10 +151,8 @@ describe('from a result to a confirmed level', () => {
   test('a confirmed level keeps facts, rules version and reasons, and the path moves on', async () => {
     const id = await add({ classesSoFar: 5 });
     await enterSheet(db, paper(id, 9), today);
-    expect(await confirmLevels(db, id, today)).toEqual({
-      kind: 'confirmed',
-      codes: ['S5/43/h@4x1', 'H1/2@5x1', 'B1/0@h5x3'],
-    });
+    const codes = ['S5/43/h@4x1', 'H1/2@5x1', 'B1/0@h5x3'];
+    expect(await confirmLevels(db, id, codes, today)).toEqual({ kind: 'confirmed', codes });
     const [kept] = await listConfirmedLevels(db, [id]);
     expect(kept?.facts.results).toHaveLength(1);
     expect(kept?.level.reasons.length).toBeGreaterThan(2);

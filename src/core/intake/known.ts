@@ -1,8 +1,8 @@
 import { addDays, daysBetween } from '../math/days';
 import type { IsoDate, Limiter } from '../shapes/facts';
-import type { Entry, EntryOf, Intake, PersonRecord } from '../shapes/intake';
+import type { Entry, EntryOf, Intake, NotedIntake, PersonRecord } from '../shapes/intake';
 import type { ReadinessAnswer, ReadinessRules } from '../shapes/readiness';
-import { entriesUntil, ofKind } from './entries';
+import { entriesUntil, momentOf, ofKind } from './entries';
 import { painLimiters, painsOn, type PainNow } from './pains';
 import { fallsIn12Months, readinessOn } from './readiness';
 
@@ -26,13 +26,15 @@ export interface Known {
  * @returns undefined before the first intake
  */
 export function knownOn(record: PersonRecord, day: IsoDate, rules: ReadinessRules): Known | undefined {
-  const intake = record.intakes.findLast((i) => i.notedOn <= day);
-  if (!intake) return undefined;
+  const newest = record.intakes.findLast((i) => i.notedOn <= day);
+  if (!newest) return undefined;
+  const { savedAt, ...intake } = newest;
+  const since = notedSince(record.intakes, day);
   const entries = entriesUntil(record.entries, day);
   const pains = painsOn(entries, day, rules);
   const limiters = [
     ...painLimiters(pains),
-    ...intake.limiters.filter((l) => l.kind !== 'recent-surgery' || surgeryCounts(l, intake, day, rules)),
+    ...intake.limiters.filter((l) => l.kind !== 'recent-surgery' || surgeryCounts(l, since(l), day, rules)),
     ...unasked(intake, rules),
   ];
   return {
@@ -40,27 +42,28 @@ export function knownOn(record: PersonRecord, day: IsoDate, rules: ReadinessRule
     pains,
     limiters,
     falls: fallsIn12Months(entries, day),
-    readiness: readinessOn(intake, entries, limiters, notedSince(record.intakes, day), day, rules),
+    readiness: readinessOn(intake, entries, limiters, since, day, rules),
     dayCheck: ofKind(entries, 'day-check').findLast((c) => c.on === day) ?? null,
     entries,
   };
 }
 
-/** The day a limiter was first noted, in the unbroken run of intakes up to this day: later answers speak of it. */
-function notedSince(intakes: readonly Intake[], day: IsoDate): (limiter: Limiter) => IsoDate {
+/** The moment a limiter was first noted, in the unbroken run of intakes up to this day: later answers speak of it. */
+function notedSince(intakes: readonly NotedIntake[], day: IsoDate): (limiter: Limiter) => string {
   const known = intakes.filter((i) => i.notedOn <= day);
   return (limiter) => {
     const without = known.findLastIndex(
       (i) => !i.limiters.some((l) => l.kind === limiter.kind && (l.side ?? null) === (limiter.side ?? null)),
     );
-    return known[without + 1]?.notedOn ?? day;
+    const first = known[without + 1];
+    return first ? momentOf({ on: first.notedOn, savedAt: first.savedAt }) : day;
   };
 }
 
-/** Surgery heals by the calendar; without a date it is taken to be of the day it was noted. */
-function surgeryCounts(limiter: Limiter, intake: Intake, day: IsoDate, rules: ReadinessRules): boolean {
+/** Surgery heals by the calendar; without a date it is taken to be of the day it was first noted, and heals from there. */
+function surgeryCounts(limiter: Limiter, noted: string, day: IsoDate, rules: ReadinessRules): boolean {
   const days = limiter.ofTheEye ? rules.eyeSurgeryDays : rules.surgeryDays;
-  return daysBetween(limiter.since ?? intake.notedOn, day) <= days;
+  return daysBetween(limiter.since ?? noted.slice(0, 10), day) <= days;
 }
 
 /** What was not asked is read as present, until it is. */

@@ -50,7 +50,7 @@ const answers = (...yes: QuestionId[]) => Object.fromEntries(questionIds.map((id
 const screening = (yes: QuestionId[] = ['active'], on = day) =>
   entry({ kind: 'screening', answers: answers(...yes) }, on);
 const known = (entries: Entry[], of: Intake = intake(), on = day) => {
-  const found = knownOn({ intakes: [of], entries }, on, rules);
+  const found = knownOn({ intakes: [{ ...of, savedAt: `${of.notedOn}T00:00:00.000Z` }], entries }, on, rules);
   if (!found) throw new Error('nothing known');
   return found;
 };

@@ -1,6 +1,6 @@
 import { addDays, daysBetween } from '../math/days';
 import { readinessOutcomes, type IsoDate, type Limiter, type Readiness } from '../shapes/facts';
-import { questionIds, type Entry, type EntryOf, type Intake, type QuestionId } from '../shapes/intake';
+import { questionIds, type Entry, type EntryOf, type Intake, type Joint, type QuestionId } from '../shapes/intake';
 import type { ReadinessAnswer, ReadinessReason, ReadinessRules } from '../shapes/readiness';
 import { inOrder, momentOf, ofKind } from './entries';
 import { branchLimits, branchOf, screeningReasons } from './screening';
@@ -14,22 +14,22 @@ const rank = (outcome: Readiness): number => readinessOutcomes.indexOf(outcome);
  * again the answer is no better than *ask first*.
  * @param entries those known on the day, see `entriesUntil`
  * @param limiters those in force on the day, pains included
- * @param notedSince the day a limiter was first noted: only a later answer of a professional speaks of it
+ * @param notedSince the moment a limiter was first noted: only a later answer of a professional speaks of it
  */
 export function readinessOn(
   intake: Intake,
   entries: readonly Entry[],
   limiters: readonly Limiter[],
-  notedSince: (limiter: Limiter) => IsoDate,
+  notedSince: (limiter: Limiter) => string,
   day: IsoDate,
   rules: ReadinessRules,
 ): ReadinessAnswer {
-  const { asked, until, why } = askedState(intake, entries, day, rules);
+  const { asked, until, why } = askedState(intake, entries, notedSince, day, rules);
   const open = [
     ...toAskReason(asked, why, day, rules),
     ...carriedReasons(entries, rules),
     ...answerReasons(entries, rules),
-    ...limiterReasons(limiters, notedSince, day, rules),
+    ...limiterReasons(limiters, entries, notedSince, day, rules),
     ...fallReasons(entries, day, rules),
     ...dayReasons(entries, day, rules),
     ...incidentReasons(entries, day, rules),
@@ -74,12 +74,18 @@ interface AskedState {
   readonly why: string;
 }
 
-function askedState(intake: Intake, entries: readonly Entry[], day: IsoDate, rules: ReadinessRules): AskedState {
+function askedState(
+  intake: Intake,
+  entries: readonly Entry[],
+  notedSince: (limiter: Limiter) => string,
+  day: IsoDate,
+  rules: ReadinessRules,
+): AskedState {
   const newest = ofKind(entries, 'screening', 'carried-over').at(-1);
   if (!newest) return { asked: 'never', until: null, why: 'The readiness questions were not put yet.' };
   const short = newest.content.kind === 'screening' && questionIds.some((id) => !answersOf(newest, id));
   const until = short ? newest.on : addDays(newest.on, rules.lapsesAfterDays);
-  const upset = upsetAfter(newest, intake, entries, rules);
+  const upset = upsetAfter(newest, intake, entries, notedSince, rules);
   if (upset) return { asked: 'lapsed', until: newest.on, why: `The readiness questions lapsed: ${upset}.` };
   if (day <= until) return { asked: 'current', until, why: '' };
   const why = short
@@ -93,7 +99,13 @@ function answersOf(entry: EntryOf<'screening' | 'carried-over'>, id: QuestionId)
 }
 
 /** What happened after the questions were put that makes them worthless, in words. */
-function upsetAfter(asked: Entry, intake: Intake, entries: readonly Entry[], rules: ReadinessRules): string | null {
+function upsetAfter(
+  asked: Entry,
+  intake: Intake,
+  entries: readonly Entry[],
+  notedSince: (limiter: Limiter) => string,
+  rules: ReadinessRules,
+): string | null {
   const later = entries.filter((e) => inOrder(e, asked) > 0);
   if (ofKind(later, 'incident').length > 0) return 'an incident since';
   if (ofKind(later, 'fall').length > 0) return 'a fall since';
@@ -101,7 +113,9 @@ function upsetAfter(asked: Entry, intake: Intake, entries: readonly Entry[], rul
     (e) => e.content.level >= rules.strongPain && isNewlyStrong(e, entries, rules),
   );
   if (strong) return `new pain of ${rules.strongPain} or more since`;
-  const surgery = intake.limiters.some((l) => l.kind === 'recent-surgery' && (l.since ?? intake.notedOn) > asked.on);
+  const surgery = intake.limiters.some(
+    (l) => l.kind === 'recent-surgery' && (l.since ? l.since > asked.on : notedSince(l) > momentOf(asked)),
+  );
   return surgery ? 'surgery since' : null;
 }
 
@@ -160,21 +174,34 @@ function answerReasons(entries: readonly Entry[], rules: ReadinessRules): Readin
 /** Lasting conditions that a professional is asked about once. */
 function limiterReasons(
   limiters: readonly Limiter[],
-  notedSince: (limiter: Limiter) => IsoDate,
+  entries: readonly Entry[],
+  notedSince: (limiter: Limiter) => string,
   day: IsoDate,
   rules: ReadinessRules,
 ): ReadinessReason[] {
   const spineHurts = limiters.some((l) => l.kind === 'back-pain' && (l.pain ?? 10) > 0);
   return limiters.flatMap((limiter) => {
     if (limiter.unasked || limiter.limitsLifted) return [];
-    const noted = notedSince(limiter);
-    const since = limiter.since && limiter.since > noted ? limiter.since : noted;
+    // It asks from when all of it was so: fragile bone from when the back began to hurt.
+    const moments = [
+      notedSince(limiter),
+      limiter.since ?? '',
+      limiter.kind === 'fragile-bone' ? hurtsSince(entries, 'back') : '',
+    ];
+    const since = moments.sort().at(-1) ?? day;
     const text = limiterAsks(limiter, spineHurts, day, rules);
     const nextStep = 'Print the note and have a licensed professional answer it.';
     return text === null
       ? []
       : [{ id: `limiter:${limiter.kind}`, outcome: 'ask-first' as const, text, nextStep, since, source: rules.source }];
   });
+}
+
+/** The moment from which a joint hurt without a break; empty where it does not. */
+function hurtsSince(entries: readonly Entry[], joint: Joint): string {
+  const answers = ofKind(entries, 'pain').filter((e) => e.content.joint === joint);
+  const first = answers[answers.findLastIndex((e) => e.content.level === 0) + 1];
+  return first ? momentOf(first) : '';
 }
 
 function limiterAsks(limiter: Limiter, spineHurts: boolean, day: IsoDate, rules: ReadinessRules): string | null {

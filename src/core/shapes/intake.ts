@@ -150,8 +150,13 @@ export interface Entry {
   readonly content: EntryContent;
 }
 
+/** An intake with the moment it was saved, ISO 8601: an answer given before it says nothing of what it noted. */
+export interface NotedIntake extends Intake {
+  readonly savedAt: string;
+}
+
 /** Everything ever noted of one person, oldest first. */
 export interface PersonRecord {
-  readonly intakes: readonly Intake[];
+  readonly intakes: readonly NotedIntake[];
   readonly entries: readonly Entry[];
 }

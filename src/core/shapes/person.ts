@@ -57,8 +57,8 @@ export interface Place {
 export interface Group {
   readonly id: string;
   readonly name: string;
-  /** 1 Monday to 7 Sunday. */
+  /** 1 Monday to 7 Sunday; 0 while nobody has said which. */
   readonly weekday: number;
-  /** `HH:MM` */
+  /** `HH:MM`; empty while nobody has said when. */
   readonly time: string;
 }

@@ -70,7 +70,9 @@ export function Find() {
               >
                 <span className="font-bold">{person.name}</span>
                 <span className="text-sm text-ink-soft">
-                  {person.ageYears}, {tableWords(person.normTable)}, {person.codes[0] ?? stateWords[person.state]}
+                  {[person.ageYears, tableWords(person.normTable), person.codes[0] ?? stateWords[person.state]]
+                    .filter((w) => w !== null)
+                    .join(', ')}
                 </span>
               </ComboboxOption>
             ))}

@@ -5,32 +5,56 @@ import { Button } from '../touch/button';
 import { useOneAtATime } from '../touch/useOneAtATime';
 
 interface Props {
-  readonly confirm: () => Promise<{ kind: string }>;
-  readonly many: number;
+  /** @param seen the codes that stand on the screen: nothing else is confirmed */
+  readonly confirm: (seen: readonly string[]) => Promise<ConfirmAnswer>;
+  readonly seen: readonly string[];
 }
 
+export type ConfirmAnswer =
+  | { kind: 'confirmed'; codes: readonly string[] }
+  | { kind: 'already'; at: string; codes: readonly string[] }
+  | { kind: 'changed'; codes: readonly string[] }
+  | { kind: 'not-found' };
+
 /** Says yes to the levels that wait; what they were decided by is kept with them. A fault is said where it happened. */
-export function ConfirmLevelsButton({ confirm, many }: Props) {
+export function ConfirmLevelsButton({ confirm, seen }: Props) {
   const [busy, setBusy] = useState(false);
   const [fault, setFault] = useState('');
   const router = useRouter();
   const press = useOneAtATime(async () => {
     setBusy(true);
     setFault('');
-    const answer = await confirm().catch(() => null);
+    const answer = await confirm(seen).catch(() => null);
     setBusy(false);
-    if (answer?.kind === 'confirmed') router.refresh();
-    else setFault('The server did not take it. Nothing was changed; press again.');
+    if (answer !== null && answer.kind !== 'not-found') router.refresh();
+    setFault(wordsOf(answer));
     return true;
   });
   return (
     <>
       <Button hotkey="C" disabled={busy} onClick={press} className="min-w-56">
-        {many === 1 ? 'Confirm this level' : `Confirm ${many} levels`}
+        {seen.length === 1 ? 'Confirm this level' : `Confirm ${seen.length} levels`}
       </Button>
       <p role="alert" className="font-semibold text-stop empty:hidden">
         {fault}
       </p>
     </>
   );
+}
+
+function wordsOf(answer: ConfirmAnswer | null): string {
+  switch (answer?.kind) {
+    case 'confirmed':
+      return '';
+    case 'already':
+      return `Confirmed already at ${new Date(answer.at).toTimeString().slice(0, 5)}.`;
+    case 'changed':
+      return answer.codes.length === 0
+        ? 'Something new was noted since: nothing waits for a yes now. Nothing was confirmed.'
+        : 'Something new was noted since, and the levels changed: look at them again. Nothing was confirmed.';
+    case 'not-found':
+      return 'This person is no longer in the register.';
+    case undefined:
+      return 'The server did not answer. Press again; nothing is confirmed twice.';
+  }
 }

@@ -15,12 +15,12 @@ import { PersonHead, personHrefs } from '../people/personHead';
 import type { PersonView } from '../../core/personView';
 import { ButtonLink } from '../touch/button';
 import { dayWords } from '../words';
-import { ConfirmLevelsButton } from './confirmLevel';
+import { ConfirmLevelsButton, type ConfirmAnswer } from './confirmLevel';
 import { LevelBays, type Bay } from './levelBays';
 
 interface Props {
   readonly view: PersonView;
-  readonly confirm: () => Promise<{ kind: string }>;
+  readonly confirm: (seen: readonly string[]) => Promise<ConfirmAnswer>;
 }
 
 /** Four bays of wall bars with their pegs; under them, of the bay looked at, what to do, why, and what opens the next. */
@@ -73,7 +73,7 @@ export function LevelScreen({ view, confirm }: Props) {
         aside={
           <>
             {levelsWaiting.length > 0 ? (
-              <ConfirmLevelsButton confirm={confirm} many={levelsWaiting.length} />
+              <ConfirmLevelsButton confirm={confirm} seen={levelsWaiting.map((l) => l.code)} />
             ) : (
               last && (
                 <p className="flex items-center gap-2 font-bold" data-testid="confirmed">

@@ -5,17 +5,26 @@ import { useState, type ReactNode } from 'react';
 import { missingFor, thingWords, toKit } from '../../core/intake/cupboard';
 import { things, type Cupboard, type Place } from '../../core/shapes/person';
 import { protocols } from '../../catalogue/protocols';
+import { putAt, type Clash } from '../../core/mergeChanges';
 import type { FieldError } from '../../schemas/parse';
+import { cupboardItem } from '../../schemas/place';
 import { StateMark } from '../drawing/stateMark';
 import { Button, ButtonLink } from '../touch/button';
+import { Clashes } from '../touch/clashes';
 import { typedNumber } from '../touch/typed';
 import { useOneAtATime } from '../touch/useOneAtATime';
 import { SeatRow } from './seatRow';
 
 interface Props {
   readonly place: Place;
-  readonly save: (place: unknown) => Promise<{ kind: string; errors?: readonly FieldError[] }>;
+  /** @param opened the place as this form showed it, so that what was changed on another device stays */
+  readonly save: (place: unknown, opened: unknown) => Promise<SavePlaceAnswer>;
 }
+
+type SavePlaceAnswer =
+  | { kind: 'saved' }
+  | { kind: 'rejected'; errors: readonly FieldError[] }
+  | { kind: 'changed'; theirs: Place; merged: Place; clashes: readonly Clash[] };
 
 const box = 'num h-11 rounded-md border-2 border-ink bg-board px-2 aria-invalid:border-stop';
 const counted = [
@@ -38,6 +47,20 @@ export function CupboardScreen({ place, save }: Props) {
   const [cupboard, setCupboard] = useState<Cupboard>(place.cupboard);
   const [weights, setWeights] = useState(place.cupboard.weightsKg.join(' '));
   const [faults, setFaults] = useState<readonly FieldError[]>([]);
+  const [opened, setOpened] = useState(place);
+  const [clashes, setClashes] = useState<readonly Clash[]>([]);
+  // Boxes that keep what is typed to themselves are made anew with what was brought together.
+  const [version, setVersion] = useState(0);
+  const show = ({ cupboard: now, ...head }: Place) => {
+    setHall(head);
+    setCupboard(now);
+    setWeights(now.weightsKg.join(' '));
+    setVersion((v) => v + 1);
+  };
+  const settle = (clash: Clash, value: unknown) => {
+    show(putAt<Place>({ ...hall, cupboard: { ...cupboard, weightsKg } }, clash.path, value, cupboardItem));
+    setClashes((left) => left.filter((c) => c !== clash));
+  };
   const put = (more: Partial<Cupboard>) => setCupboard((c) => ({ ...c, ...more }));
   const faultAt = (path: string) =>
     faults.find((f) => f.path === path || (path !== '' && f.path.startsWith(`${path}/`)))?.message;
@@ -53,15 +76,29 @@ export function CupboardScreen({ place, save }: Props) {
     weightsKg: weightsKg.filter((w) => typeof w === 'number'),
   };
   const submit = useOneAtATime(async () => {
-    const answer = await save({ ...hall, cupboard: { ...cupboard, weightsKg } }).catch(() => null);
-    if (answer?.kind === 'saved') {
-      router.push('/library');
-      return false;
+    const say = (message: string) => setFaults([{ path: '', message }]);
+    if (clashes.length > 0) {
+      say('Say which is right, then save again.');
+      return true;
     }
-    setFaults(
-      answer?.errors ?? [{ path: '', message: 'The server did not answer. What you wrote is still here; save again.' }],
-    );
-    return true;
+    const answer = await save({ ...hall, cupboard: { ...cupboard, weightsKg } }, opened).catch(() => null);
+    switch (answer?.kind) {
+      case 'saved':
+        router.push('/library');
+        return false;
+      case 'rejected':
+        setFaults(answer.errors);
+        return true;
+      case 'changed':
+        show(answer.merged);
+        setOpened(answer.theirs);
+        setClashes(answer.clashes);
+        say('Not saved yet: say which is right.');
+        return true;
+      case undefined:
+        say('The server did not answer. What you wrote is still here; save again.');
+        return true;
+    }
   });
   const text = (id: 'name' | 'town' | 'emergencyNumber', label: string, wide: string) => (
     <label className="font-semibold">
@@ -100,6 +137,7 @@ export function CupboardScreen({ place, save }: Props) {
           </Button>
         </div>
       </div>
+      <Clashes clashes={clashes} title={placeTitle} words={placeWords} settle={settle} />
       <div className="mt-3 flex flex-wrap gap-x-5 gap-y-2">
         {text('name', 'Hall', 'w-60')}
         {text('town', 'Town', 'w-48')}
@@ -120,7 +158,7 @@ export function CupboardScreen({ place, save }: Props) {
         <Heading>Seats that can be built</Heading>
         <SeatRow kit={toKit(drawn)} />
       </div>
-      <div className="mt-4 grid items-start gap-x-10 gap-y-5 lg:grid-cols-[1.25fr_1fr_1.15fr]">
+      <div key={version} className="mt-4 grid items-start gap-x-10 gap-y-5 lg:grid-cols-[1.25fr_1fr_1.15fr]">
         <section>
           <Heading>Chairs</Heading>
           <Rows
@@ -268,6 +306,22 @@ export function CupboardScreen({ place, save }: Props) {
       </section>
     </form>
   );
+}
+
+const placeTitle = (path: readonly string[]): string => (path.at(-1) ?? '').replace(/([A-Z])/g, ' $1').toLowerCase();
+
+function placeWords(value: unknown): string {
+  if (value === undefined) return 'taken out';
+  if (value === null || value === '') return 'left empty';
+  if (typeof value === 'boolean') return value ? 'yes' : 'no';
+  if (Array.isArray(value)) return `${value.length} in the list`;
+  if (typeof value !== 'object') return String(value);
+  const { count, stable, slides } = value as { count?: number; stable?: boolean; slides?: boolean };
+  return [
+    ...(count === undefined ? [] : [`${count}`]),
+    ...(stable === undefined ? [] : [stable ? 'firm' : 'not firm']),
+    ...(slides === undefined ? [] : [slides ? 'slides' : 'grips']),
+  ].join(', ');
 }
 
 function Heading({ children }: { children: ReactNode }) {

@@ -20,8 +20,12 @@ interface Props {
   readonly changes: readonly HallNorms[];
   /** Pages handed out on which this test read otherwise than it does by the figures in force. */
   readonly printed: readonly PageThen[];
-  readonly save: (test: string, id: string, form: unknown) => Promise<{ kind: string; errors?: readonly FieldError[] }>;
+  /** @param seen the newest change when the form was opened */
+  readonly save: (test: string, id: string, form: unknown, seen: string | null) => Promise<SaveNormsAnswer>;
 }
+
+type SaveNormsAnswer =
+  { kind: 'saved' } | { kind: 'rejected'; errors: readonly FieldError[] } | { kind: 'changed'; by: HallNorms };
 
 const box = 'mt-1 block w-full rounded-md border-2 border-ink bg-board px-3 py-2 aria-invalid:border-stop';
 
@@ -31,13 +35,22 @@ export function NormEditor({ test, table, units, changes, printed, save }: Props
   const [form, setForm] = useState({ table, cite: '', who: '', why: '' });
   // One form is one change, however often it is sent; after a change the page makes a new one.
   const [id] = useState(newClientKey);
+  const [seen, setSeen] = useState(changes[0]?.id ?? null);
   const [faults, setFaults] = useState<readonly FieldError[]>([]);
   const [said, setSaid] = useState('');
   const inForce = changes[0]?.rows != null;
   const submit = (rows: string | null) => async () => {
     setSaid('');
-    const answer = await save(test, id, { ...form, table: rows }).catch(() => null);
-    setFaults(answer?.errors ?? []);
+    const answer = await save(test, id, { ...form, table: rows }, seen).catch(() => null);
+    setFaults(answer?.kind === 'rejected' ? answer.errors : []);
+    if (answer?.kind === 'changed') {
+      const { who, why, savedAt } = answer.by;
+      setSeen(answer.by.id);
+      setSaid(
+        `${who} changed these figures on ${dayWords(savedAt.slice(0, 10))} (${why}), after this page was opened. Nothing was changed now. Look at their table below; saving again puts yours in its place.`,
+      );
+      router.refresh();
+    }
     if (answer === null) setSaid('The server did not answer. What you wrote is still here; save again.');
     if (answer?.kind === 'saved') {
       setSaid('Saved. Everything is scored by these figures from now on; pages handed out stay as they were.');

@@ -2,16 +2,29 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { Group } from '../../core/shapes/person';
+import { putAt, type Clash } from '../../core/mergeChanges';
 import type { FieldError } from '../../schemas/parse';
 import { newClientKey } from '../test/attemptStore';
 import { Button, ButtonLink } from '../touch/button';
-import { weekdays } from '../words';
+import { Clashes } from '../touch/clashes';
+import { groupTimeWords, weekdays } from '../words';
 
 interface Props {
   readonly groups: readonly (Group & { readonly people: number })[];
-  readonly save: (id: string, form: unknown) => Promise<{ kind: string; errors?: readonly FieldError[] }>;
+  /** @param opened the group as its line showed it; `null` for a new one */
+  readonly save: (id: string, form: unknown, opened: unknown) => Promise<SaveGroupAnswer>;
   readonly end: (id: string) => Promise<void>;
 }
+
+interface GroupForm {
+  readonly name: string;
+  readonly weekday: number;
+  readonly time: string;
+}
+type SaveGroupAnswer =
+  | { kind: 'saved' }
+  | { kind: 'rejected'; errors: readonly FieldError[] }
+  | { kind: 'changed'; theirs: GroupForm; merged: GroupForm; clashes: readonly Clash[] };
 
 /** Who comes together, and when. */
 export function GroupsScreen({ groups, save, end }: Props) {
@@ -52,16 +65,40 @@ function GroupLine({
   const [time, setTime] = useState(group?.time ?? '10:00');
   const [fault, setFault] = useState('');
   const [ending, setEnding] = useState(false);
+  const [opened, setOpened] = useState<GroupForm | null>(
+    group && { name: group.name, weekday: group.weekday, time: group.time },
+  );
+  const [clashes, setClashes] = useState<readonly Clash[]>([]);
   const changed = group === null || name !== group.name || weekday !== group.weekday || time !== group.time;
+  const show = (form: GroupForm) => {
+    setName(form.name);
+    setWeekday(form.weekday);
+    setTime(form.time);
+  };
   const submit = async () => {
-    const typed = name.trim() === '' ? `${weekdays[weekday - 1] ?? ''} ${time}` : name;
-    const answer = await save(id, { name: typed, weekday, time }).catch(() => null);
-    setFault(
-      answer?.kind === 'saved'
-        ? ''
-        : (answer?.errors?.map((e) => e.message).join(' ') ?? 'The server did not answer. Save again.'),
-    );
-    if (answer?.kind === 'saved') router.refresh();
+    const typed = name.trim() === '' ? groupTimeWords(weekday, time) : name;
+    const answer = await save(id, { name: typed, weekday, time }, opened).catch(() => null);
+    switch (answer?.kind) {
+      case 'saved':
+        setFault('');
+        router.refresh();
+        return;
+      case 'rejected':
+        setFault(answer.errors.map((e) => e.message).join(' '));
+        return;
+      case 'changed':
+        show(answer.merged);
+        setOpened(answer.theirs);
+        setClashes(answer.clashes);
+        setFault('Not saved yet.');
+        return;
+      case undefined:
+        setFault('The server did not answer. Save again.');
+    }
+  };
+  const settle = (clash: Clash, value: unknown) => {
+    show(putAt<GroupForm>({ name, weekday, time }, clash.path, value, () => null));
+    setClashes((left) => left.filter((c) => c !== clash));
   };
   const box = 'h-11 rounded-md border-2 border-ink bg-board px-3';
   const what = group?.name ?? 'the new group';
@@ -75,7 +112,7 @@ function GroupLine({
     >
       <input
         aria-label={`Name of ${what}`}
-        placeholder={`${weekdays[weekday - 1] ?? ''} ${time}`}
+        placeholder={groupTimeWords(weekday, time)}
         value={name}
         onChange={(e) => setName(e.target.value)}
         className={`${box} w-60 placeholder:text-ink-soft`}
@@ -86,6 +123,7 @@ function GroupLine({
         onChange={(e) => setWeekday(Number(e.target.value))}
         className={box}
       >
+        <option value={0}>day not said</option>
         {weekdays.map((day, i) => (
           <option key={day} value={i + 1}>
             {day}
@@ -109,7 +147,7 @@ function GroupLine({
           Sheet from paper
         </ButtonLink>
       )}
-      {changed && (
+      {changed && clashes.length === 0 && (
         <Button type="submit" look={group ? 'main' : 'line'}>
           {group ? 'Save' : 'Add the group'}
         </Button>
@@ -117,7 +155,15 @@ function GroupLine({
       {group &&
         (ending ? (
           <>
-            <Button look="line" onClick={() => void end(group.id).then(() => router.refresh())}>
+            <Button
+              look="line"
+              onClick={() =>
+                void end(group.id).then(
+                  () => router.refresh(),
+                  () => setFault('The server did not answer; the group is still there.'),
+                )
+              }
+            >
               End it; its people stay
             </Button>
             <Button look="plain" onClick={() => setEnding(false)}>
@@ -132,6 +178,14 @@ function GroupLine({
       <p role="alert" className="text-sm font-semibold text-stop">
         {fault}
       </p>
+      <Clashes
+        clashes={clashes}
+        title={([path = '']) => path}
+        words={(value, [path]) =>
+          path === 'weekday' ? (weekdays[Number(value) - 1] ?? 'not said') : typeof value === 'string' ? value : ''
+        }
+        settle={settle}
+      />
     </form>
   );
 }

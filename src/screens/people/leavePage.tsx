@@ -17,15 +17,25 @@ export function LeaveScreen({ personId, name, archived, setAside, erase }: Props
   const router = useRouter();
   const [typed, setTyped] = useState('');
   const [fault, setFault] = useState('');
+  const [asideFault, setAsideFault] = useState('');
+  const [soon, setSoon] = useState(false);
   const aside = useOneAtATime(async () => {
-    await setAside(!archived);
-    router.push(archived ? `/people/${personId}` : '/people');
-    return false;
+    const done = await setAside(!archived).then(
+      () => true,
+      () => false,
+    );
+    if (done) router.push(archived ? `/people/${personId}` : '/people');
+    else setAsideFault('The server did not answer; nothing was changed. Try again.');
+    return !done;
   });
   const gone = useOneAtATime(async () => {
     const answer = await erase(typed).catch(() => null);
     if (answer?.kind === 'erased') {
       window.location.assign('/people');
+      return false;
+    }
+    if (answer?.kind === 'erased-soon') {
+      setSoon(true);
       return false;
     }
     setFault(
@@ -35,6 +45,19 @@ export function LeaveScreen({ personId, name, archived, setAside, erase }: Props
     );
     return true;
   });
+  if (soon)
+    return (
+      <div role="status" className="mt-5 max-w-2xl border-l-8 border-watch bg-board p-4">
+        <p className="text-lg font-bold">{name} is out of the register.</p>
+        <p className="mt-2">
+          Another program still reads the register file, so the last bytes are overwritten as soon as it lets go, at the
+          latest when Ready Stool is stopped or started. Nothing more is to be done.
+        </p>
+        <ButtonLink href="/people" hard className="mt-3">
+          To the register
+        </ButtonLink>
+      </div>
+    );
   return (
     <div className="mt-5 grid gap-10 lg:grid-cols-2">
       <section aria-labelledby="aside">
@@ -49,6 +72,9 @@ export function LeaveScreen({ personId, name, archived, setAside, erase }: Props
         <Button className="mt-3 min-w-52" onClick={() => aside()}>
           {archived ? 'Back to the register' : 'Put aside'}
         </Button>
+        <p role="alert" className="min-h-6 text-sm font-semibold text-stop">
+          {asideFault}
+        </p>
       </section>
       <section aria-labelledby="erase" className="border-l-8 border-stop bg-board p-4">
         <h2 id="erase" className="text-lg font-bold">

@@ -6,9 +6,9 @@ import { lookOf } from '../drawing/patterns';
 import { levelsShown, waitWords } from '../levels/levelsShown';
 import { Stool } from '../drawing/stool';
 import { changeWords, ScoreRail, trialMark } from '../scores/rail';
-import type { AttemptView, PersonView, SittingView } from '../../core/personView';
+import type { AttemptView, MovedAway, PersonView, SittingView } from '../../core/personView';
 import { ButtonLink } from '../touch/button';
-import { dayWords, placeWords, readinessWords, sectionWords, standsWords } from '../words';
+import { dayWords, placeWords, readinessWords, sectionWords, standsWords, stopReasonWords } from '../words';
 import { PersonHead, personHrefs } from './personHead';
 
 const nextButton: Readonly<Record<Step, string>> = {
@@ -70,7 +70,7 @@ export function PersonScreen({ view }: { view: PersonView }) {
             </p>
           )}
           <Sittings sittings={sittings} />
-          <Others attempts={otherAttempts} />
+          <Others attempts={otherAttempts} movedAway={view.movedAway} />
           <div className="flex flex-wrap gap-x-4">
             <ButtonLink look="plain" href={`/people/${person.id}/paper`}>
               Enter a result from paper
@@ -227,19 +227,25 @@ function Sittings({ sittings }: { sittings: readonly SittingView[] }) {
 }
 
 const otherWords: Readonly<Record<string, string>> = {
-  stopped: 'stopped, no result',
   'to-repeat': 'broke off, to be repeated',
   finished: 'a repeat of the same day, not counted for levels',
 };
 
-function Others({ attempts }: { attempts: readonly AttemptView[] }) {
-  if (attempts.length === 0) return null;
+function Others({ attempts, movedAway }: { attempts: readonly AttemptView[]; movedAway: readonly MovedAway[] }) {
+  if (attempts.length + movedAway.length === 0) return null;
   return (
     <ul className="mt-2 text-sm" aria-label="Tries without a result">
       {attempts.slice(0, 4).map(({ clientKey, sittingDate, trial }) => (
         <li key={clientKey}>
           {dayWords(sittingDate)}: {trial.kind === 'count' ? `${trial.counted} stands, ` : ''}
-          {otherWords[trial.state] ?? 'not finished'}
+          {trial.kind === 'count' && trial.stopReason !== null
+            ? `stopped, ${stopReasonWords[trial.stopReason].toLowerCase()}; no result`
+            : (otherWords[trial.state] ?? 'not finished')}
+        </li>
+      ))}
+      {movedAway.map(({ attempt, toName }) => (
+        <li key={attempt.clientKey}>
+          {dayWords(attempt.sittingDate)}: a try taken down here was moved to the file of {toName || 'somebody else'}
         </li>
       ))}
     </ul>
@@ -250,6 +256,7 @@ function LevelLine({ view }: { view: PersonView }) {
   const { levelsWaiting, levelsNow } = view;
   if (view.levels.refused) return <p className="py-4">{view.levels.refused.text}</p>;
   const shown = levelsShown(view);
+  const closed = levelsNow.filter((l) => l.closedToday);
   const [first] = shown;
   if (!first) return <p className="py-4">Levels follow from the first result.</p>;
   return (
@@ -267,6 +274,9 @@ function LevelLine({ view }: { view: PersonView }) {
         <p className="text-sm">
           {levelsWaiting.length > 0 ? waitWords(view) : `confirmed ${dayWords(levelsNow[0]?.confirmedOn ?? '')}`}
         </p>
+        {closed.length > 0 && (
+          <p className="text-sm">Not today: {closed.map(({ level }) => `${level.name} (${level.code})`).join(', ')}</p>
+        )}
       </div>
     </div>
   );

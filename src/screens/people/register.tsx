@@ -25,10 +25,12 @@ interface Props {
   readonly groups: readonly Group[];
   /** In today's sitting already. */
   readonly sitting: readonly string[];
-  readonly deed: (ids: readonly string[], deed: PeopleDeed) => Promise<void>;
+  /** Answers with those whom it changed. */
+  readonly deed: (ids: readonly string[], deed: PeopleDeed) => Promise<readonly string[]>;
 }
 
 export const stateMarks: Readonly<Record<RegisterLine['state'], Mark>> = {
+  unreadable: 'unknown',
   'not-today': 'stop',
   'ask-first': 'watch',
   'to-ask': 'unknown',
@@ -109,24 +111,23 @@ export function Register({ start, asks, groups, sitting, deed }: Props) {
       return next;
     });
   const run = (what: PeopleDeed, words: string) => {
-    const ids = [...chosen.keys()];
-    void deed(ids, what).then(
-      () => {
-        const back = opposite[what.kind];
-        const undo = back
+    const unreached = () => setDone({ words: 'The server did not answer; nothing was changed.', undo: null });
+    void deed([...chosen.keys()], what).then((changed) => {
+      const back = opposite[what.kind];
+      // Only those whom it changed: who was in the group before stays in it.
+      const undo =
+        back && changed.length > 0
           ? () => {
-              void deed(ids, { ...what, kind: back } as PeopleDeed).then(() => {
+              void deed(changed, { ...what, kind: back } as PeopleDeed).then(() => {
                 setDone({ words: 'Taken back.', undo: null });
                 setRound((n) => n + 1);
-              });
+              }, unreached);
             }
           : null;
-        setDone({ words, undo });
-        setChosen(new Map());
-        setRound((n) => n + 1);
-      },
-      () => setDone({ words: 'The server did not answer; nothing was changed.', undo: null }),
-    );
+      setDone({ words: changed.length > 0 ? words : 'Nothing to change: it was so already.', undo });
+      setChosen(new Map());
+      setRound((n) => n + 1);
+    }, unreached);
   };
   const count = chosen.size === 1 ? ([...chosen.values()][0] ?? '') : `${chosen.size} people`;
 
@@ -279,7 +280,8 @@ export function Register({ start, asks, groups, sitting, deed }: Props) {
                     </Link>
                   </td>
                   <td className="pr-3 max-md:hidden">
-                    {line.ageYears} · {tableWords(line.normTable)}
+                    {line.ageYears === null ? '' : `${line.ageYears} · `}
+                    {tableWords(line.normTable)}
                   </td>
                   <td className="pr-3">
                     <span className="flex items-center gap-2">

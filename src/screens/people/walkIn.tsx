@@ -9,12 +9,12 @@ import { Button, ButtonLink } from '../touch/button';
 import { typedNumber } from '../touch/typed';
 import { useOneAtATime } from '../touch/useOneAtATime';
 import { dayWords } from '../words';
-import type { SavePersonAnswer } from './intake/intakeForm';
+import type { SaveMore, SavePersonAnswer } from './intake/intakeForm';
 import { PainList } from './intake/painList';
 
 interface Props {
   readonly today: string;
-  readonly save: (form: unknown, key: string, evenSo: boolean) => Promise<SavePersonAnswer>;
+  readonly save: (form: unknown, key: string, more: SaveMore) => Promise<SavePersonAnswer>;
 }
 
 const tables = [
@@ -54,7 +54,7 @@ export function WalkInScreen({ today, save }: Props) {
       return true;
     }
     const typed = { normTable: null, ...form, ageYears: typedNumber(ageTyped, null) };
-    const answer = await save(typed, key, evenSo).catch(() => null);
+    const answer = await save(typed, key, { evenSo, opened: null }).catch(() => null);
     if (answer?.kind === 'saved') {
       if (to === 'test') window.location.assign(`/test?person=${answer.id}`);
       else window.location.assign('/people/walk-in');
@@ -66,7 +66,9 @@ export function WalkInScreen({ today, save }: Props) {
         ? answer.errors
         : answer === null
           ? [{ path: '', message: 'The server did not answer. What you wrote is still here; save again.' }]
-          : [],
+          : answer.kind === 'conflict'
+            ? [{ path: '', message: `This form was saved before, for ${answer.name}. Open a new one.` }]
+            : [],
     );
     router.refresh();
     return true;

@@ -1,6 +1,7 @@
 'use client';
 import { useLayoutEffect, useRef, useState } from 'react';
-import { longestGapMs, type CountRule, type CountTrial } from '../../core/measure/countTrial';
+import { type CountRule, type CountTrial } from '../../core/measure/countTrial';
+import { longestGapMs } from '../../core/measure/phase';
 import type { AttemptEvent } from '../../core/shapes/attempt';
 import type { Protocol } from '../../core/shapes/protocol';
 import { Button } from '../touch/button';

@@ -1,6 +1,7 @@
 'use client';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { longestGapMs, readCountTrial, type CountRule, type CountTrial } from '../../core/measure/countTrial';
+import { readCountTrial, type CountRule, type CountTrial } from '../../core/measure/countTrial';
+import { longestGapMs } from '../../core/measure/phase';
 import type { AttemptEvent, EventBy } from '../../core/shapes/attempt';
 import {
   changeKept,

@@ -18,36 +18,43 @@ import { addPerson, addWalkIn, changePerson, type SavePerson } from '../../../us
 import { today } from '../../../use-cases/today';
 
 /** @param id made when the form was opened, so that a form sent twice adds one person */
-export async function saveNewPerson(form: unknown, id: string, evenSo: boolean): Promise<SavePerson> {
+export async function saveNewPerson(form: unknown, id: string, { evenSo }: { evenSo: boolean }): Promise<SavePerson> {
   return addPerson(await theRegister(), form, today(), { id, evenSo });
 }
 
-export async function saveWalkIn(form: unknown, id: string, evenSo: boolean): Promise<SavePerson> {
+export async function saveWalkIn(form: unknown, id: string, { evenSo }: { evenSo: boolean }): Promise<SavePerson> {
   return addWalkIn(await theRegister(), form, today(), { id, evenSo });
 }
 
-export async function savePerson(id: string, form: unknown, key: string): Promise<SavePerson> {
-  return changePerson(await theRegister(), id, form, today(), key);
+/** @param opened what the form showed when it was opened: what was changed elsewhere since is kept */
+export async function savePerson(
+  id: string,
+  form: unknown,
+  key: string,
+  { opened }: { opened: unknown },
+): Promise<SavePerson> {
+  return changePerson(await theRegister(), id, form, today(), { key, opened });
 }
 
 export async function noteOfPerson(id: string, content: unknown, key: string): Promise<SaveEntry> {
   return noteToday(await theRegister(), id, content, today(), key);
 }
 
-export async function saveConfirmedLevel(id: string): Promise<ConfirmLevels> {
-  return confirmLevels(await theRegister(), id, today());
+/** @param seen the codes that stood on the screen */
+export async function saveConfirmedLevel(id: string, seen: readonly string[]): Promise<ConfirmLevels> {
+  return confirmLevels(await theRegister(), id, seen, today());
 }
 
 export async function saveSheet(form: unknown): Promise<EnterSheet> {
   return enterSheet(await theRegister(), form, today());
 }
 
-export async function doWithPeople(ids: readonly string[], deed: PeopleDeed): Promise<void> {
-  await withPeople(await theRegister(), ids, deed, today());
+export async function doWithPeople(ids: readonly string[], deed: PeopleDeed): Promise<readonly string[]> {
+  return withPeople(await theRegister(), ids, deed, today());
 }
 
-export async function saveTheGroup(id: string, form: unknown): Promise<SaveGroup> {
-  return saveGroup(await theRegister(), id, form);
+export async function saveTheGroup(id: string, form: unknown, opened: unknown): Promise<SaveGroup> {
+  return saveGroup(await theRegister(), id, form, opened);
 }
 
 export async function endTheGroup(id: string): Promise<void> {

@@ -7,12 +7,15 @@ import { walkingAids } from '../../../core/shapes/facts';
 import type { EntryOf, IntakeSection } from '../../../core/shapes/intake';
 import type { UnitSystem } from '../../../core/shapes/person';
 import type { FieldError } from '../../../schemas/parse';
-import { personForm, type PersonForm } from '../../../schemas/person';
+import { putAt, type Clash } from '../../../core/mergeChanges';
+import { personForm, personItem, type PersonForm } from '../../../schemas/person';
 import { newClientKey } from '../../test/attemptStore';
 import { Button, ButtonLink } from '../../touch/button';
+import { Clashes } from '../../touch/clashes';
 import { typedNumber } from '../../touch/typed';
 import { useOneAtATime } from '../../touch/useOneAtATime';
 import { aidWords, dayWords, sectionWords } from '../../words';
+import { clashTitle, clashWords } from './clashWords';
 import { FallList } from './fallList';
 import { Field, field, MeasureField, Part, Tick } from './fields';
 import { Follows } from './follows';
@@ -30,7 +33,15 @@ export type SavePersonAnswer =
   | { kind: 'saved'; id: string }
   | { kind: 'rejected'; errors: readonly FieldError[] }
   | { kind: 'double'; doubles: readonly DoubleFound[] }
+  | { kind: 'conflict'; id: string; name: string }
+  | { kind: 'changed'; theirs: PersonForm; merged: PersonForm; clashes: readonly Clash[] }
   | { kind: 'not-found' };
+
+/** What a form says besides what is typed: that it is somebody else than the one found, or what it was opened with. */
+export interface SaveMore {
+  readonly evenSo: boolean;
+  readonly opened: unknown;
+}
 
 interface Props {
   readonly today: string;
@@ -39,9 +50,11 @@ interface Props {
   readonly asked: readonly PainAsked[];
   readonly notedFalls: readonly EntryOf<'fall'>[];
   /** @param key made when the form was opened, so that a form sent twice is noted once */
-  readonly save: (form: unknown, key: string, evenSo: boolean) => Promise<SavePersonAnswer>;
+  readonly save: (form: unknown, key: string, more: SaveMore) => Promise<SavePersonAnswer>;
   readonly isNew: boolean;
   readonly backTo: string;
+  /** Something in this record cannot be true, such as a test before the birth date. */
+  readonly unreadable?: boolean;
 }
 
 const tables = [
@@ -55,11 +68,16 @@ const nerves = ['dizziness', 'numb-feet', 'neurological'] as const;
 const floor = ['cannot-lie', 'cannot-kneel', 'head-low'] as const;
 
 /** One calm page, in the order people talk; what follows from the answers stands beside it. */
-export function IntakeForm({ today, units, start, asked, notedFalls, save, isNew, backTo }: Props) {
+export function IntakeForm({ today, units, start, asked, notedFalls, save, isNew, backTo, unreadable = false }: Props) {
   const router = useRouter();
   const [fault, setFault] = useState<string | null>(null);
   const [doubles, setDoubles] = useState<readonly DoubleFound[]>([]);
   const [key] = useState(newClientKey);
+  // What the register held when this form was opened, or when it last said that it holds something else by now.
+  const [opened, setOpened] = useState(start);
+  const [clashes, setClashes] = useState<readonly Clash[]>([]);
+  // Fields that keep what is typed to themselves are made anew with what was brought together.
+  const [shown, setShown] = useState({ values: start, version: 0 });
   const form = useForm<PersonForm>({
     defaultValues: start,
     resolver: yupResolver(personForm(today) as never, { strict: true, abortEarly: false }),
@@ -68,17 +86,36 @@ export function IntakeForm({ today, units, start, asked, notedFalls, save, isNew
   const now = useWatch({ control }) as PersonForm;
   const { errors, isSubmitting } = formState;
 
+  const show = (values: PersonForm) => {
+    form.reset(values);
+    setShown(({ version }) => ({ values, version: version + 1 }));
+  };
+  const settle = (clash: Clash, value: unknown) => {
+    show(putAt(form.getValues(), clash.path, value, personItem));
+    setClashes((left) => left.filter((c) => c !== clash));
+  };
   const submit = useOneAtATime(async (evenSo: boolean) => {
     let left = false;
+    if (clashes.length > 0) {
+      setFault('Say above which is right, then save again.');
+      return true;
+    }
     await handleSubmit(async (values) => {
       setFault(null);
-      const answer = await save(values, key, evenSo).catch(() => null);
+      const answer = await save(values, key, { evenSo, opened }).catch(() => null);
       left = answer?.kind === 'saved';
       if (answer === null) setFault('The server did not answer. What you wrote is still here; save again.');
       else if (answer.kind === 'saved') router.push(`/people/${answer.id}${isNew ? '/readiness' : ''}`);
       else if (answer.kind === 'not-found') setFault('This person is no longer in the register.');
       else if (answer.kind === 'double') setDoubles(answer.doubles);
-      else
+      else if (answer.kind === 'conflict')
+        setFault(`This form was saved before, for ${answer.name}, with other answers. Open their intake to change it.`);
+      else if (answer.kind === 'changed') {
+        show(answer.merged);
+        setOpened(answer.theirs);
+        setClashes(answer.clashes);
+        setFault('Not saved yet: say above which is right.');
+      } else
         for (const { path, message } of answer.errors)
           setError(path.slice(1).replace(/\//g, '.') as FieldPath<PersonForm>, { message });
     })();
@@ -93,7 +130,7 @@ export function IntakeForm({ today, units, start, asked, notedFalls, save, isNew
   const measure = (name: 'heightCm' | 'massKg' | 'shankCm' | 'kneecapCm' | 'hipBoneCm' | 'seatHeightCm') => ({
     name,
     units,
-    value: start[name],
+    value: shown.values[name],
     set: (value: number | string | null) => setValue(name, value as never),
     fault: faultOf(name),
   });
@@ -118,6 +155,12 @@ export function IntakeForm({ today, units, start, asked, notedFalls, save, isNew
       className="pt-5 pb-28"
     >
       <h1 className="text-2xl font-extrabold">{isNew ? 'Add a person' : `Intake: ${start.name}`}</h1>
+      {unreadable && (
+        <p role="alert" className="mt-3 border-l-8 border-watch bg-board p-3">
+          <b>This record cannot be shown:</b> something in it cannot be true, most often a birth date after a test. Look
+          at the birth date and save; nothing was lost, and everybody else is as before.
+        </p>
+      )}
       {start.toComplete.length > 0 && (
         <div className="mt-3 border-l-8 border-watch bg-board p-3">
           <p>
@@ -136,8 +179,9 @@ export function IntakeForm({ today, units, start, asked, notedFalls, save, isNew
           </div>
         </div>
       )}
+      <Clashes clashes={clashes} title={clashTitle} words={clashWords} settle={settle} />
       <div className="mt-4 grid items-start gap-x-10 gap-y-6 lg:grid-cols-[1fr_330px]">
-        <div className="min-w-0 space-y-6">
+        <div key={shown.version} className="min-w-0 space-y-6">
           <Part title="Who">
             <div className="flex flex-wrap gap-x-5">
               <Field label="Name" name="name" fault={faultOf('name')}>

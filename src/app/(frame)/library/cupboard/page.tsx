@@ -6,9 +6,9 @@ import { changePlace, readPlace } from '../../../../use-cases/places';
 
 export const metadata: Metadata = { title: 'The cupboard' };
 
-async function save(place: unknown) {
+async function save(place: unknown, opened: unknown) {
   'use server';
-  const answer = await changePlace(await theRegister(), place);
+  const answer = await changePlace(await theRegister(), place, opened);
   revalidatePath('/', 'layout');
   return answer;
 }

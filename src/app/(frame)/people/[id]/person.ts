@@ -1,15 +1,23 @@
-import { notFound } from 'next/navigation';
+import { notFound, redirect } from 'next/navigation';
 import type { PersonView } from '../../../../core/personView';
 import { theRegister } from '../../../../database/theRegister';
-import { readPerson } from '../../../../use-cases/readPeople';
+import { readPerson, Unreadable } from '../../../../use-cases/readPeople';
 import { today } from '../../../../use-cases/today';
 
 export interface PersonParams {
   readonly params: Promise<{ id: string }>;
 }
 
-/** The person named in the address, or the page that says there is none. */
+/**
+ * The person named in the address, or the page that says there is none. A record that cannot be worked out leads to
+ * its intake, where it is put right.
+ */
 export async function thePerson({ params }: PersonParams): Promise<PersonView> {
   const { id } = await params;
-  return (await readPerson(await theRegister(), id, today())) ?? notFound();
+  const view = await readPerson(await theRegister(), id, today()).catch((error: unknown) => {
+    if (error instanceof Unreadable) return 'unreadable' as const;
+    throw error;
+  });
+  if (view === 'unreadable') redirect(`/people/${id}/intake?look=again`);
+  return view ?? notFound();
 }

@@ -22,10 +22,13 @@ export const POST = guarded(async (request) => {
         409,
         `Perhaps in the register already: ${saved.doubles.map((d) => `${d.name}, born ${d.birthDate} (${d.id})`).join('; ')}. Send evenSo: true to add somebody else.`,
       );
+    case 'conflict':
+      return problem(409, `This externalId was sent before with other content (${saved.id}). Nothing was changed.`);
     case 'rejected':
       return invalidFields(saved.errors);
     case 'not-found':
-      return problem(404, 'This person is not in the register.');
+    case 'changed':
+      throw new RangeError(`POST people: adding somebody was answered with ${saved.kind}`);
   }
 });
 

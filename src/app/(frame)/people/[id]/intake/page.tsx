@@ -1,25 +1,34 @@
+import { notFound } from 'next/navigation';
+import { theRegister } from '../../../../../database/theRegister';
 import { IntakeForm } from '../../../../../screens/people/intake/intakeForm';
+import { readIntake } from '../../../../../use-cases/readPeople';
 import { toPersonForm } from '../../../../../use-cases/savePerson';
 import { today } from '../../../../../use-cases/today';
 import { savePerson } from '../../actions';
-import { thePerson, type PersonParams } from '../person';
+import type { PersonParams } from '../person';
 
-export async function generateMetadata(context: PersonParams) {
-  return { title: `Intake of ${(await thePerson(context)).person.name}` };
+async function theIntake({ params }: PersonParams) {
+  return (await readIntake(await theRegister(), (await params).id, today())) ?? notFound();
 }
 
-export default async function IntakePage(context: PersonParams) {
-  const { person, known, units } = await thePerson(context);
+export async function generateMetadata(context: PersonParams) {
+  return { title: `Intake of ${(await theIntake(context)).person.name}` };
+}
+
+/** Reads no more than the intake itself, so that it opens where everything else of a record cannot be read. */
+export default async function IntakePage(context: PersonParams & { searchParams: Promise<{ look?: string }> }) {
+  const { person, intake, pains, falls, units } = await theIntake(context);
   return (
     <IntakeForm
       today={today()}
       units={units}
-      start={toPersonForm(person, known.intake, known.pains)}
-      asked={known.pains.map(({ joint, side, askedOn, stale }) => ({ joint, side, on: askedOn, stale }))}
-      notedFalls={known.falls}
+      start={toPersonForm(person, intake, pains)}
+      asked={pains.map(({ joint, side, askedOn, stale }) => ({ joint, side, on: askedOn, stale }))}
+      notedFalls={falls}
       save={savePerson.bind(null, person.id)}
       isNew={false}
       backTo={`/people/${person.id}`}
+      unreadable={(await context.searchParams).look === 'again'}
     />
   );
 }

@@ -22,7 +22,10 @@ export const PUT = guarded<Context>(async (request, { params }) => {
         `Events ${saved.seqs.join(', ')} of this attempt are known with other content. Both were kept; the first counts.`,
       );
     case 'other-attempt':
-      return problem(409, 'This key belongs to an attempt of another test, day or side. Nothing was changed.');
+      return problem(
+        409,
+        `This key belongs to an attempt of another ${saved.differs.join(', ')}. Nothing was changed.`,
+      );
     case 'rejected':
       return invalidFields(saved.errors);
   }

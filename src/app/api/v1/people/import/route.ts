@@ -17,6 +17,8 @@ export const POST = guarded(async (request) => {
       return Response.json(answer, { status: 201 });
     case 'refused':
       return problem(422, `${answer.preview.stop ?? 'This file cannot be taken.'} Nothing was taken.`);
+    case 'conflict':
+      return problem(409, answer.why);
     case 'rejected':
       return invalidFields(answer.errors);
   }
