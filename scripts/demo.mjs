@@ -7,7 +7,8 @@ import { serve } from './serve.mjs';
 
 const fresh = process.argv.includes('--fresh');
 const file = registerFile('data/demo.sqlite');
-const port = Number(process.env.PORT ?? 3000);
+// A port of its own: what a browser keeps for one register never meets the other.
+const port = Number(process.env.PORT ?? 3010);
 if (!(await portFree(port, '127.0.0.1')))
   fail(`Port ${port} is taken. Choose another with PORT, such as PORT=${port + 1} npm run demo.`);
 install();

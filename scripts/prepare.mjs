@@ -45,7 +45,9 @@ export function build() {
   const inputs = ['src', 'package-lock.json', 'next.config.ts', 'postcss.config.mjs', 'tsconfig.json'];
   const latest = Math.max(...inputs.map((name) => newest(join(root, name))));
   if (existsSync(built) && changedAt(built) > latest) return;
-  node(nextBin, 'build');
+  // The build looks at every page; it is given no register that it could open or make.
+  const { READY_STOOL_DB, ...env } = childEnv;
+  run(process.execPath, [nextBin, 'build'], { env });
 }
 
 export function portFree(port, host) {
@@ -67,4 +69,16 @@ export function registerFile(usual) {
     fail(`The register cannot be written at ${file} (${error.code}). Choose another place with READY_STOOL_DB.`);
   }
   return file;
+}
+
+/** Puts what lies in the log beside a register into the file itself; nothing is lost where that cannot be done now. */
+export async function settle(file) {
+  if (!existsSync(file) || !existsSync(`${file}-wal`)) return;
+  const { default: SQLite } = await import('better-sqlite3');
+  const db = new SQLite(file, { fileMustExist: true, timeout: 500 });
+  try {
+    db.pragma('wal_checkpoint(TRUNCATE)');
+  } finally {
+    db.close();
+  }
 }

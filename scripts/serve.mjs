@@ -1,6 +1,6 @@
 // Runs the built server, says one line when it answers, and passes the end on to it.
 import { spawn } from 'node:child_process';
-import { childEnv, nextBin, root } from './prepare.mjs';
+import { childEnv, nextBin, root, settle } from './prepare.mjs';
 
 const host = '127.0.0.1';
 
@@ -18,7 +18,10 @@ export function serve({ file, port, label }) {
       // Committed data is safe; a server that will not go is ended.
       setTimeout(() => child.kill('SIGKILL'), 3000).unref();
     });
-  child.on('exit', (code) => process.exit(asked ? 0 : (code ?? 1)));
+  child.on('exit', (code) => {
+    // However the server ended: from here on the one file holds everything, and a copy of it is whole.
+    settle(file).finally(() => process.exit(asked ? 0 : (code ?? 1)));
+  });
   sayWhenUp(`http://${host}:${port}`, label, file);
 }
 

@@ -2,6 +2,8 @@ import type { Metadata, Viewport } from 'next';
 import localFont from 'next/font/local';
 import { connection } from 'next/server';
 import type { ReactNode } from 'react';
+import { theRegister } from '../database/theRegister';
+import { readRegisterId } from '../use-cases/places';
 import './globals.css';
 
 const next = localFont({
@@ -23,8 +25,9 @@ export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 export default async function RootLayout({ children }: { children: ReactNode }) {
   // Every page is made when it is asked for: a page made at build time would freeze the register and carry no nonce.
   await connection();
+  const registerId = await readRegisterId(await theRegister());
   return (
-    <html lang="en" className={`${next.variable} ${mono.variable}`}>
+    <html lang="en" data-register={registerId} className={`${next.variable} ${mono.variable}`}>
       <body className="font-sans antialiased">{children}</body>
     </html>
   );

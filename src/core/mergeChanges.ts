@@ -85,7 +85,7 @@ function keyed(list: readonly unknown[], identityOf: IdentityOf): Members | null
     typeof item === 'string' || typeof item === 'number' ? `=${item}` : isMembers(item) ? identityOf(item) : null,
   );
   if (keys.includes(null) || new Set(keys).size < keys.length) return null;
-  return Object.fromEntries(list.map((item, i) => [keys[i], item]));
+  return Object.fromEntries<unknown>(list.map((item, i) => [keys[i] ?? '', item]));
 }
 
 /** The form with one thing put in its place, or taken out where the value is `undefined`. */

@@ -27,3 +27,9 @@ export async function markAsDemo(db: Register): Promise<void> {
 export async function isDemo(db: Register): Promise<boolean> {
   return (await db.selectFrom('meta').selectAll().where('key', '=', 'demo').executeTakeFirst())?.value === '1';
 }
+
+/** The register's own name, made with it: a browser tells by it whether it speaks to the register it kept something for. */
+export async function registerId(db: Register): Promise<string> {
+  const row = await db.selectFrom('meta').select('value').where('key', '=', 'register-id').executeTakeFirstOrThrow();
+  return row.value;
+}

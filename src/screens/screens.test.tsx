@@ -24,7 +24,7 @@ import { allLines, lineOf } from '../use-cases/everybody';
 import { RetestScreen } from './retest/retestPage';
 import { HallRetests } from './retest/hall';
 import { TodayScreen } from './today/today';
-import { matching } from './test/choosePerson';
+import { matching } from './touch/matching';
 import { typedNumber } from './touch/typed';
 import { signed, slowingWords, standsWords, stateWords } from './words';
 

@@ -33,7 +33,7 @@ const parameter = (name: string, place: 'path' | 'query', schema: Json): Json =>
 });
 const problems = (...statuses: readonly number[]): Json =>
   Object.fromEntries(
-    [...statuses, 403, 500].map((status) => [
+    [...statuses, 403, 421, 500].map((status) => [
       String(status),
       {
         description: problemWords[status],
@@ -48,6 +48,7 @@ const problemWords: Readonly<Record<number, string>> = {
   409: 'Something else stands there already; both are kept',
   413: 'Over 5 MB, counted while reading',
   415: 'Another kind of content',
+  421: 'The Register-Id header names another register',
   422: 'Fields that need another look, one error each',
   500: 'Something broke; nothing was half-written',
 };

@@ -2,7 +2,7 @@ import { emptyCupboard } from '../core/intake/cupboard';
 import type { Place } from '../core/shapes/person';
 import { mergeChanges, type Clash } from '../core/mergeChanges';
 import { inOne, type Register } from '../database/connection';
-import { findPlace, markAsDemo, savePlace } from '../database/place';
+import { findPlace, markAsDemo, registerId, savePlace } from '../database/place';
 import { parse, type FieldError } from '../schemas/parse';
 import { cupboardItem, placeForm } from '../schemas/place';
 
@@ -54,7 +54,14 @@ export async function changePlace(db: Register, input: unknown, opened?: unknown
   });
 }
 
+/** The number that is called here; everything else of the hall stays as it is. */
+export async function changeEmergencyNumber(db: Register, emergencyNumber: unknown): Promise<SavePlace> {
+  return inOne(db, async (trx) => changePlace(trx, { ...(await readPlace(trx)), emergencyNumber }));
+}
+
 /** Marks the register as the made-up hall. */
 export async function beDemo(db: Register): Promise<void> {
   await markAsDemo(db);
 }
+
+export const readRegisterId = registerId;

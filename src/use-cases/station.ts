@@ -41,6 +41,12 @@ export async function listStation(db: Register, protocol: Protocol, today: IsoDa
   };
 }
 
+/** What the station reads of one person, as it stands now. */
+export async function readStationRecord(db: Register, id: PersonId): Promise<PersonRecord | undefined> {
+  const record = (await recordsOf(db, [id])).get(id);
+  return record && record.intakes.length > 0 ? remembered(record) : undefined;
+}
+
 /** Only what readiness reads: contacts and medicines stay on the server. */
 function remembered(record: PersonRecord): PersonRecord {
   const nobody = { name: '', phone: '' };

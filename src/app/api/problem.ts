@@ -1,5 +1,7 @@
 import type { FieldError } from '../../schemas/parse';
+import { theRegister } from '../../database/theRegister';
 import { isOwnHost } from '../../use-cases/ownHost';
+import { readRegisterId } from '../../use-cases/places';
 
 const titles: Readonly<Record<number, string>> = {
   400: 'Not JSON',
@@ -9,6 +11,7 @@ const titles: Readonly<Record<number, string>> = {
   409: 'Conflict',
   413: 'Too large',
   415: 'Wrong kind of content',
+  421: 'Another register',
   422: 'Some fields need another look',
   500: 'Something broke here',
 };
@@ -90,11 +93,26 @@ export function refuseForeign(request: Request): Response | null {
 
 type Handler<C> = (request: Request, context: C) => Promise<Response>;
 
-/** A handler behind the check of who asks; what breaks is told as a problem too. */
+/** Names the register in a request, where the sender kept something for one, and in every answer. */
+export const registerHeader = 'register-id';
+
+/**
+ * A handler behind the check of who asks and of which register is meant; what breaks is told as a problem too. Every
+ * answer names the register, so that one of another program at this address is never taken for ours.
+ */
 export function guarded<C>(handler: Handler<C>): Handler<C> {
   return async (request, context) => {
     try {
-      return refuseForeign(request) ?? (await handler(request, context));
+      const foreign = refuseForeign(request);
+      if (foreign) return foreign;
+      const own = await readRegisterId(await theRegister());
+      const meant = request.headers.get(registerHeader);
+      const answer =
+        meant !== null && meant !== own
+          ? problem(421, 'This was kept for another register than the one open here. Nothing was changed.')
+          : await handler(request, context);
+      answer.headers.set(registerHeader, own);
+      return answer;
     } catch (error) {
       console.error(error);
       return problem(500, 'This request could not be answered. Nothing was half-written; it can be sent again.');

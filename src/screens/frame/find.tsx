@@ -6,6 +6,7 @@ import type { RegisterLine } from '../../core/registerLine';
 import { Key } from '../touch/button';
 import { stateWords, tableWords } from '../words';
 import { fetchLines } from './askRegister';
+import { useKeys } from './keys';
 import { isCommand } from './singleLetters';
 
 /** Finds a person from anywhere, slips and level codes allowed; `/` puts the cursor in. */
@@ -14,17 +15,11 @@ export function Find() {
   const [found, setFound] = useState<{ for: string; lines: readonly RegisterLine[] | null }>({ for: '', lines: [] });
   const field = useRef<HTMLInputElement>(null);
   const router = useRouter();
-  useEffect(() => {
-    const jump = (event: KeyboardEvent) => {
-      if (event.key !== '/' || !isCommand(event)) return;
-      event.preventDefault();
-      field.current?.focus();
-    };
-    window.addEventListener('keydown', jump);
-    return () => {
-      window.removeEventListener('keydown', jump);
-    };
-  }, []);
+  useKeys('frame', (event) => {
+    if (event.key !== '/' || !isCommand(event)) return false;
+    field.current?.focus();
+    return true;
+  });
   useEffect(() => {
     const search = typed.trim();
     if (search === '') return;

@@ -7,15 +7,15 @@ import { Places } from './places';
 import { dayWords } from '../words';
 
 interface Props {
+  /** Empty while the hall has none. */
   readonly emergencyNumber: string;
-  readonly today: string;
   /** Set when the day is pretended, for demonstrations and pictures. */
   readonly pretended: string | null;
   readonly children: ReactNode;
 }
 
 /** Court line on top with the places on it, the search, what waits to be sent. */
-export function Frame({ emergencyNumber, today, pretended, children }: Props) {
+export function Frame({ emergencyNumber, pretended, children }: Props) {
   return (
     <>
       <a
@@ -41,7 +41,7 @@ export function Frame({ emergencyNumber, today, pretended, children }: Props) {
       </header>
       <Outbox />
       <Hotkeys />
-      <Hold emergencyNumber={emergencyNumber} today={today} />
+      <Hold emergencyNumber={emergencyNumber} pretended={pretended} />
       <main id="main" className="mx-auto max-w-[1400px] px-7 pb-10">
         {children}
       </main>

@@ -14,21 +14,32 @@ import { StateMark } from '../drawing/stateMark';
 import { forgetEntry, keepEntry, keptEntries, newClientKey, type KeptEntry } from '../test/attemptStore';
 import { sendEntry } from '../test/sending';
 import { Button, Key } from '../touch/button';
+import { deviceDay } from '../touch/hallDay';
+import { matching } from '../touch/matching';
+import { useOneAtATime } from '../touch/useOneAtATime';
 import { incidentWords } from '../words';
 import { fetchLines } from './askRegister';
 import { holdEverything, onHold } from './holding';
+import { useKeys } from './keys';
+import { thisRegister } from './thisRegister';
 
 type Sheet = Extract<EntryContent, { kind: 'incident' }>;
 
 interface Props {
   readonly emergencyNumber: string;
-  readonly today: string;
+  /** Set when the day is pretended, for demonstrations and pictures. */
+  readonly pretended: string | null;
 }
 
 const called = ['emergency number', 'contact', 'clinician', 'nobody yet'] as const;
 
+/** Keeps the sheet as it is written; where the browser cannot, saving it sends it straight away. */
+function keep(entry: KeptEntry): void {
+  keepEntry(entry).catch((error: unknown) => console.error('The sheet is held on this page only:', error));
+}
+
 /** One key from anywhere, also while typing and in a running test. The sheet is kept in this browser from its first moment. */
-export function Hold({ emergencyNumber, today }: Props) {
+export function Hold({ emergencyNumber, pretended }: Props) {
   const [kept, setKept] = useState<KeptEntry | null>(null);
   const open = useCallback(() => {
     setKept((now) => {
@@ -38,33 +49,38 @@ export function Hold({ emergencyNumber, today }: Props) {
         key: newClientKey(),
         personId: of?.['personId'] ?? '',
         personName: of?.['personName'] ?? '',
-        on: today,
+        // The day of the incident, also on a page that was left open overnight.
+        on: pretended ?? deviceDay(),
+        register: thisRegister(),
         content: { ...emptySheet(), ...(of?.['bloodThinners'] === 'yes' ? { bloodThinners: 'yes' as const } : {}) },
         open: true,
         refused: null,
       };
-      void keepEntry(fresh);
+      keep(fresh);
       return fresh;
     });
-  }, [today]);
+  }, [pretended]);
 
+  useKeys(
+    'always',
+    (event) => {
+      if (event.key !== 'F9') return false;
+      if (!event.repeat) holdEverything();
+      return true;
+    },
+    { overButtons: true },
+  );
   useEffect(() => {
-    const press = (event: KeyboardEvent) => {
-      if (event.key !== 'F9' || event.repeat) return;
-      event.preventDefault();
-      holdEverything();
-    };
-    window.addEventListener('keydown', press);
     const off = onHold(open);
     // A sheet that a reload or a dead battery closed is opened again.
-    void keptEntries().then((all) => {
-      const left = all.find((e) => e.open && e.content.kind === 'incident');
-      if (left) setKept((now) => now ?? left);
-    });
-    return () => {
-      window.removeEventListener('keydown', press);
-      off();
-    };
+    keptEntries().then(
+      (all) => {
+        const left = all.find((e) => e.open && e.content.kind === 'incident');
+        if (left) setKept((now) => now ?? left);
+      },
+      (error: unknown) => console.error('What this browser keeps cannot be read:', error),
+    );
+    return off;
   }, [open]);
 
   return (
@@ -123,26 +139,33 @@ function IncidentSheet({ kept, emergencyNumber, change, close }: SheetProps) {
   const put = (more: Partial<Sheet>) => {
     const next = { ...kept, content: { ...sheet, ...more } };
     change(next);
-    void keepEntry(next);
+    keep(next);
   };
   const who = (id: string, name: string) => {
     const next = { ...kept, personId: id, personName: name };
     change(next);
-    void keepEntry(next);
+    keep(next);
   };
   const headOnThinners = sheet.head === 'yes' && sheet.bloodThinners !== 'no';
-  const save = async () => {
-    const lacking =
-      kept.personId === '' ? 'Choose who it is about.' : sheet.what.length === 0 ? 'Choose what happened.' : null;
-    if (lacking !== null) {
-      setFault(`${lacking} Everything written is kept.`);
-      return;
+  const save = useOneAtATime(async () => {
+    if (sheet.what.length === 0) {
+      setFault('Choose what happened. Everything written is kept.');
+      return true;
     }
     const done = { ...kept, open: false };
-    await keepEntry(done);
-    await sendEntry(done);
+    const isKept = await keepEntry(done).then(
+      () => true,
+      () => false,
+    );
+    // Without a name it waits here until somebody says whom it is about.
+    const sent = kept.personId === '' ? 'later' : await sendEntry(done).catch(() => 'later' as const);
+    if (!isKept && sent !== 'sent') {
+      setFault('This browser can keep nothing more and the server does not answer: write the sheet down on paper.');
+      return true;
+    }
     close();
-  };
+    return true;
+  });
   const choice = (on: boolean) =>
     `min-h-14 cursor-pointer rounded-md border-2 border-ink px-4 text-lg font-bold ${on ? 'bg-ink text-board' : 'bg-board'}`;
   return (
@@ -152,7 +175,13 @@ function IncidentSheet({ kept, emergencyNumber, change, close }: SheetProps) {
           <StateMark mark="stop" silent /> Hold
         </DialogTitle>
         <p className="text-xl">
-          Emergency: <b className="num text-[64px] leading-none">{emergencyNumber}</b>
+          {emergencyNumber === '' ? (
+            <b>Call the emergency number of your place.</b>
+          ) : (
+            <>
+              Emergency: <b className="num text-[64px] leading-none">{emergencyNumber}</b>
+            </>
+          )}
         </p>
         <p className="text-xl">
           since <b className="num">{sheet.at.slice(11, 16)}</b>
@@ -164,7 +193,7 @@ function IncidentSheet({ kept, emergencyNumber, change, close }: SheetProps) {
       {headOnThinners && (
         <p role="alert" className="mt-3 border-l-8 border-stop bg-floor p-3 text-xl font-bold">
           A knock to the head{sheet.bloodThinners === 'yes' ? ' on blood thinners' : ', blood thinners not ruled out'}:
-          call <span className="num">{emergencyNumber}</span> now.
+          call {emergencyNumber === '' ? 'the emergency number' : <span className="num">{emergencyNumber}</span>} now.
         </p>
       )}
       <div className="mt-4 grid gap-x-10 gap-y-4 lg:grid-cols-2">
@@ -243,14 +272,14 @@ function IncidentSheet({ kept, emergencyNumber, change, close }: SheetProps) {
         </div>
       </div>
       <div className="mt-5 flex flex-wrap items-center gap-4 border-t-4 border-ink pt-4">
-        <Button className="min-h-16 min-w-64 text-xl" onClick={() => void save()}>
+        <Button className="min-h-16 min-w-64 text-xl" onClick={() => save()}>
           Save the sheet
         </Button>
         <Button
           look="line"
           className="min-h-16"
           onClick={() => {
-            void forgetEntry(kept.key);
+            forgetEntry(kept.key).catch((error: unknown) => console.error('The sheet could not be forgotten:', error));
             close();
           }}
         >
@@ -268,8 +297,30 @@ function IncidentSheet({ kept, emergencyNumber, change, close }: SheetProps) {
   );
 }
 
+interface Named {
+  readonly id: string;
+  readonly name: string;
+}
+
+/** Everybody named on the page under the sheet: they can be chosen while no server answers. */
+function peopleOnPage(): Named[] {
+  const listed = [...document.querySelectorAll<HTMLElement>('[data-listed-person]')].map((e) => ({
+    id: e.dataset['listedPerson'] ?? '',
+    name: e.dataset['personName'] ?? '',
+  }));
+  const linked = [...document.querySelectorAll<HTMLAnchorElement>('main a[href^="/people/"]')].flatMap((a) => {
+    const id = /^\/people\/([\w-]{16,64})$/.exec(a.getAttribute('href') ?? '')?.[1];
+    return id === undefined ? [] : [{ id, name: a.textContent.trim() }];
+  });
+  const byId = new Map([...linked, ...listed].filter((p) => p.id !== '' && p.name !== '').map((p) => [p.id, p]));
+  return [...byId.values()];
+}
+
+const most = 6;
+
 function Who({ kept, who }: { kept: KeptEntry; who: (id: string, name: string) => void }) {
   const [typed, setTyped] = useState('');
+  const [near] = useState(peopleOnPage);
   const [lines, setLines] = useState<readonly RegisterLine[]>([]);
   useEffect(() => {
     if (typed.trim() === '') return;
@@ -289,10 +340,12 @@ function Who({ kept, who }: { kept: KeptEntry; who: (id: string, name: string) =
         </Button>
       </p>
     );
+  const found = typed.trim() === '' ? [] : lines.map(({ id, name }) => ({ id, name }));
+  const here = matching(near, typed).filter((p) => !found.some((f) => f.id === p.id));
   return (
     <div>
       <label className="block font-semibold">
-        Who is it about?
+        Who is it about? It can be said later too.
         <input
           value={typed}
           autoComplete="off"
@@ -301,12 +354,11 @@ function Who({ kept, who }: { kept: KeptEntry; who: (id: string, name: string) =
         />
       </label>
       <div className="mt-1 flex flex-wrap gap-2">
-        {typed.trim() !== '' &&
-          lines.map((line) => (
-            <Button key={line.id} look="line" onClick={() => who(line.id, line.name)}>
-              {line.name}, {line.ageYears}
-            </Button>
-          ))}
+        {[...found, ...here].slice(0, most).map(({ id, name }) => (
+          <Button key={id} look="line" onClick={() => who(id, name)}>
+            {name}
+          </Button>
+        ))}
       </div>
     </div>
   );

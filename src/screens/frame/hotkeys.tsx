@@ -1,7 +1,8 @@
 'use client';
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { Button, Key } from '../touch/button';
+import { useKeys } from './keys';
 import { isCommand, lettersAreOn, switchLetters, useLettersOn } from './singleLetters';
 
 const everywhere = [
@@ -15,7 +16,7 @@ const lane = [
   ['A', 'hands were used'],
   ['Esc', 'stops, and asks why (also Z)'],
   ['F8', 'went off too early: back to the countdown'],
-  ['Y, N', 'half-way up at the tone: yes or no'],
+  ['Y, N', 'half-way up at the tone: yes or no (also Space, Backspace)'],
 ] as const;
 
 /**
@@ -25,25 +26,17 @@ const lane = [
 export function Hotkeys() {
   const [legend, setLegend] = useState<readonly (readonly [string, string])[] | null>(null);
   const lettersOn = useLettersOn();
-  useEffect(() => {
-    const press = (event: KeyboardEvent) => {
-      if (!isCommand(event)) return;
-      if (event.key === '?') {
-        event.preventDefault();
-        setLegend(keysOfThisPage());
-        return;
-      }
-      if (!/^[a-z]$/i.test(event.key) || !lettersAreOn()) return;
-      const target = document.querySelector<HTMLElement>(`[data-hotkey="${event.key.toUpperCase()}"]`);
-      if (!target) return;
-      event.preventDefault();
-      target.click();
-    };
-    window.addEventListener('keydown', press);
-    return () => {
-      window.removeEventListener('keydown', press);
-    };
-  }, []);
+  useKeys('frame', (event) => {
+    if (!isCommand(event)) return false;
+    if (event.key === '?') {
+      setLegend(keysOfThisPage());
+      return true;
+    }
+    if (!/^[a-z]$/i.test(event.key) || !lettersAreOn()) return false;
+    const target = document.querySelector<HTMLElement>(`[data-hotkey="${event.key.toUpperCase()}"]`);
+    target?.click();
+    return target !== null;
+  });
   return (
     <Dialog open={legend !== null} onClose={() => setLegend(null)} className="relative z-30">
       <div className="fixed inset-0 flex items-center justify-center bg-ink/40 p-6">

@@ -1,44 +1,127 @@
 'use client';
+import { usePathname } from 'next/navigation';
 import { useEffect, useState } from 'react';
-import { entriesToSend, sendAttempt, sendEntry, waitingToSend } from '../test/sending';
+import { closeAbandoned } from '../test/abandoned';
+import { keptEntries, type KeptAttempt } from '../test/attemptStore';
+import { Pauses } from '../test/pauses';
+import { entriesToSend, sendAttempt, sendEntry, waitingToSend, type Sent } from '../test/sending';
+import { thisRegister } from './thisRegister';
 
 const everyMs = 2000;
 
 interface Waiting {
   readonly personName: string;
   readonly refused: string | null;
+  readonly register: string | null;
 }
+
+interface Left {
+  readonly waiting: readonly Waiting[];
+  /** Sheets of which nobody said whom they are about. */
+  readonly nameless: number;
+  /** The browser does not even say what it keeps. */
+  readonly unreadable: boolean;
+}
+
+const nothing: Left = { waiting: [], nameless: 0, unreadable: false };
 
 /** Sends what waits in this browser, from whichever page is open, and says so while something waits. */
 export function Outbox() {
-  const [waiting, setWaiting] = useState<readonly Waiting[]>([]);
+  const [left, setLeft] = useState<Left>(nothing);
+  const [brokeOff, setBrokeOff] = useState<readonly KeptAttempt[]>([]);
+  // The station takes up, or says of, what a reload cut off there.
+  const atStation = usePathname() === '/test';
   useEffect(() => {
     let live = true;
     let timer: ReturnType<typeof setTimeout> | undefined;
-    const round = async () => {
-      for (const attempt of await waitingToSend()) if (attempt.refused === null) await sendAttempt(attempt);
-      for (const entry of await entriesToSend()) if (entry.refused === null) await sendEntry(entry);
-      const left = [...(await waitingToSend()), ...(await entriesToSend())];
-      if (!live) return;
-      setWaiting(left);
-      timer = setTimeout(() => void round(), everyMs);
+    const pauses = new Pauses();
+    const send = async (key: string, deed: () => Promise<Sent>) => {
+      if (!pauses.isDue(key, Date.now())) return;
+      if ((await deed()) === 'later') pauses.notTaken(key, Date.now());
+      else pauses.done(key);
     };
-    void round();
+    const round = async () => {
+      if (!atStation) {
+        const closed = await closeAbandoned(Date.now());
+        if (live && closed.length > 0) setBrokeOff((before) => [...before, ...closed]);
+      }
+      for (const attempt of await waitingToSend())
+        if (attempt.refused === null) await send(attempt.clientKey, () => sendAttempt(attempt));
+      for (const entry of await entriesToSend())
+        if (entry.refused === null) await send(entry.key, () => sendEntry(entry));
+      const nameless = (await keptEntries()).filter((e) => !e.open && e.personId === '').length;
+      if (live)
+        setLeft({ waiting: [...(await waitingToSend()), ...(await entriesToSend())], nameless, unreadable: false });
+    };
+    const go = async () => {
+      // Whatever goes wrong in one round, the next one comes.
+      await round().catch((error: unknown) => {
+        console.error('A round of sending broke off; the next one follows:', error);
+        if (live) setLeft((before) => ({ ...before, unreadable: true }));
+      });
+      if (live) timer = setTimeout(() => void go(), everyMs);
+    };
+    const anew = () => {
+      pauses.startAnew();
+    };
+    window.addEventListener('online', anew);
+    window.addEventListener('focus', anew);
+    void go();
     return () => {
       live = false;
       clearTimeout(timer);
+      window.removeEventListener('online', anew);
+      window.removeEventListener('focus', anew);
     };
-  }, []);
-  const refused = waiting.filter((a) => a.refused !== null);
+  }, [atStation]);
+  const lines = linesOf(left);
   return (
-    <div role="status" className="print:hidden" data-testid="outbox">
-      {waiting.length > 0 && (
-        <p className="border-b-2 border-watch bg-board px-7 py-2 font-semibold">
-          {refused.length === 0
-            ? `${waiting.length === 1 ? 'One result waits' : `${waiting.length} results wait`} in this browser until the server answers (${waiting.map((a) => a.personName).join(', ')}). Nothing is lost; keep this browser.`
-            : `The result of ${refused.map((a) => a.personName).join(', ')} was not taken: ${refused[0]?.refused ?? ''} It is kept in this browser.`}
+    <div role="status" className="print:hidden" data-testid="outbox" data-frame>
+      {brokeOff.map(({ clientKey, personId, personName }) => (
+        <p key={clientKey} className={line}>
+          The test of {personName} broke off when this browser closed; its record is kept. Rest five minutes, then{' '}
+          <a className={link} href={`/test?person=${personId}`}>
+            repeat it
+          </a>
+          .
         </p>
-      )}
+      ))}
+      {lines.map((words) => (
+        <p key={words} className={line}>
+          {words}{' '}
+          <a className={link} href="/waiting">
+            What waits
+          </a>
+        </p>
+      ))}
     </div>
   );
+}
+
+const line = 'border-b-2 border-watch bg-board px-7 py-2 font-semibold';
+const link = 'inline-flex min-h-11 items-center text-squat underline underline-offset-4';
+
+/** What is to be said of all that waits, a sentence a kind. */
+function linesOf({ waiting, nameless, unreadable }: Left): string[] {
+  const names = (of: readonly Waiting[]) => [...new Set(of.map((w) => w.personName))].join(', ');
+  const refused = waiting.filter((w) => w.refused !== null);
+  const elsewhere = waiting.filter((w) => w.refused === null && w.register !== null && w.register !== thisRegister());
+  const open = waiting.filter((w) => w.refused === null && !elsewhere.includes(w));
+  return [
+    ...(open.length === 0
+      ? []
+      : [
+          `${open.length === 1 ? 'One result waits' : `${open.length} results wait`} in this browser until the server answers (${names(open)}). Nothing is lost; keep this browser.`,
+        ]),
+    ...(elsewhere.length === 0
+      ? []
+      : [`Kept for another register than the one open here: ${names(elsewhere)}. Open that one to send it.`]),
+    ...(refused.length === 0
+      ? []
+      : [`Not taken: ${names(refused)}. ${refused[0]?.refused ?? ''} It is kept in this browser.`]),
+    ...(nameless === 0
+      ? []
+      : [`${nameless === 1 ? 'One incident sheet has' : `${nameless} incident sheets have`} no name yet.`]),
+    ...(unreadable ? ['This browser does not let itself be read: results may be held on their page only.'] : []),
+  ];
 }

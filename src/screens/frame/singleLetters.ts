@@ -25,15 +25,6 @@ export function useLettersOn(): boolean {
   );
 }
 
-const isTyping = (target: EventTarget | null): boolean =>
-  target instanceof HTMLElement &&
-  (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName));
-
-/**
- * A key pressed as a command of the frame: not typed into a field, not held down, not part of another shortcut, and
- * not while a test has the screen, which has its own keys.
- */
+/** A key pressed as a command: not held down, not part of another shortcut. Where it was pressed the router knows. */
 export const isCommand = (event: KeyboardEvent): boolean =>
-  !event.ctrlKey && !event.metaKey && !event.altKey && !event.repeat && !isTyping(event.target) && !testHasTheScreen();
-
-const testHasTheScreen = (): boolean => document.querySelector('[data-full-screen]') !== null;
+  !event.ctrlKey && !event.metaKey && !event.altKey && !event.repeat;

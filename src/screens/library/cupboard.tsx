@@ -315,7 +315,7 @@ function placeWords(value: unknown): string {
   if (value === null || value === '') return 'left empty';
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
   if (Array.isArray(value)) return `${value.length} in the list`;
-  if (typeof value !== 'object') return String(value);
+  if (typeof value === 'string' || typeof value === 'number') return `${value}`;
   const { count, stable, slides } = value as { count?: number; stable?: boolean; slides?: boolean };
   return [
     ...(count === undefined ? [] : [`${count}`]),

@@ -1,11 +1,10 @@
 import Link from 'next/link';
 import type { Known } from '../../core/intake/known';
-import type { EntryContent } from '../../core/shapes/intake';
-import { readinessRules } from '../../catalogue/readiness/readiness';
 import { lengthWords, massWords } from '../../core/math/units';
 import type { UnitSystem } from '../../core/shapes/person';
 import { StateMark } from '../drawing/stateMark';
-import { aidWords, dayWords, incidentWords, limiterLine, placeWords, readinessWords } from '../words';
+import { entryLine } from '../entryWords';
+import { aidWords, dayWords, limiterLine, placeWords, readinessWords } from '../words';
 
 interface Props {
   readonly personId: string;
@@ -106,32 +105,4 @@ function lines({ intake, limiters, readiness, falls, pains }: Known, units: Unit
     ['Clinician', `${intake.clinician.name} ${intake.clinician.phone}`.trim() || 'none noted'],
     ['Intake of', dayWords(intake.notedOn)],
   ];
-}
-
-function entryLine(content: EntryContent): string {
-  switch (content.kind) {
-    case 'pain':
-      return content.level === 0
-        ? `${placeWords(content.joint, content.side)} no longer hurts`
-        : `${placeWords(content.joint, content.side)} hurts ${content.level} of 10`;
-    case 'fall':
-      return `a fall on ${dayWords(content.fellOn)}${content.hurt ? ', hurt' : ''}${content.lookedAt ? ', looked at' : ''}`;
-    case 'screening': {
-      const yes = readinessRules.questions.filter((q) => content.answers[q.id] === true).map((q) => q.why);
-      return `readiness questions: ${yes.length === 0 ? 'all no' : yes.join('; ')}`;
-    }
-    case 'carried-over':
-      return `readiness noted as ${readinessWords[content.outcome]}`;
-    case 'clearance':
-      return `${content.by} answered: ${content.answer.replace(/-/g, ' ')}${content.limits === '' ? '' : `, ${content.limits}`}`;
-    case 'day-check': {
-      const signs = readinessRules.signs.filter((s) => content.signs.includes(s.id)).map((s) => s.why);
-      const skipped = content.skippedBecause === null ? '' : `left out: ${content.skippedBecause}; `;
-      return `check of the day: ${skipped}${signs.length === 0 ? 'all well' : signs.join('; ')}`;
-    }
-    case 'incident':
-      return `incident at ${content.at.slice(11, 16)}: ${content.what.map((w) => incidentWords[w]).join(', ')}`;
-    case 'withdrawn':
-      return `taken back: ${content.reason}`;
-  }
 }

@@ -5,6 +5,7 @@ import type { RegisterLine } from '../../core/registerLine';
 import type { Protocol } from '../../core/shapes/protocol';
 import { fetchLines } from '../frame/askRegister';
 import { StateMark } from '../drawing/stateMark';
+import { matching } from '../touch/matching';
 import { dayWords } from '../words';
 import { heldBecause, type StationPerson } from './station';
 
@@ -69,6 +70,8 @@ export function ChoosePerson({
             <li key={person.id} className="border-b border-rule">
               <button
                 type="button"
+                data-listed-person={person.id}
+                data-person-name={person.name}
                 className="flex min-h-16 w-full cursor-pointer items-center gap-3 px-2 text-left hover:bg-board"
                 onClick={() => {
                   choose(person);
@@ -118,14 +121,4 @@ export function ChoosePerson({
       )}
     </div>
   );
-}
-
-const plain = (text: string) => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
-
-/** People whose names hold every typed part, in any order and without accents; works without a server. */
-export function matching<P extends { readonly name: string }>(people: readonly P[], typed: string): P[] {
-  const parts = plain(typed)
-    .split(/\s+/)
-    .filter((part) => part !== '');
-  return people.filter((p) => parts.every((part) => plain(p.name).includes(part)));
 }

@@ -1,11 +1,12 @@
 'use client';
-import { useLayoutEffect, useState } from 'react';
+import { useState } from 'react';
 import type { Known } from '../../core/intake/known';
 import { readingsOf, secondReadingFrom, type FirstReading } from '../../core/intake/pressure';
 import type { DaySign, EntryContent } from '../../core/shapes/intake';
 import { readinessRules } from '../../catalogue/readiness/readiness';
 import { StateMark } from '../drawing/stateMark';
 import { Button } from '../touch/button';
+import { Step } from '../touch/step';
 import { typedNumber } from '../touch/typed';
 import { dayWords, placeWords } from '../words';
 
@@ -18,7 +19,10 @@ interface Props {
   readonly back: () => void;
 }
 
-/** Read out, answered with one press by somebody well; never passed over without saying why. */
+/**
+ * Read out, answered with one press by somebody well; never passed over without saying why. Its key is its own: a
+ * bounce of Space or Enter from the step before must not say that somebody is well.
+ */
 export function DayCheck({ name, known, first, save, back }: Props) {
   const [signs, setSigns] = useState<readonly DaySign[]>(known.dayCheck?.content.signs ?? []);
   const [levels, setLevels] = useState<Readonly<Record<string, number>>>({});
@@ -67,19 +71,6 @@ export function DayCheck({ name, known, first, save, back }: Props) {
       },
     ]);
   };
-  useLayoutEffect(() => {
-    const press = (event: KeyboardEvent) => {
-      const busy =
-        event.target instanceof HTMLElement && ['INPUT', 'SELECT', 'BUTTON', 'A'].includes(event.target.tagName);
-      if (busy || event.repeat || !['Space', 'Enter'].includes(event.code)) return;
-      event.preventDefault();
-      finish(null);
-    };
-    window.addEventListener('keydown', press);
-    return () => {
-      window.removeEventListener('keydown', press);
-    };
-  });
   const tick = (id: DaySign) => setSigns((now) => (now.includes(id) ? now.filter((s) => s !== id) : [...now, id]));
   const box = 'num mt-1 block h-12 w-24 rounded-md border-2 border-ink bg-board px-3';
   const number = (id: keyof typeof typed, label: string) => (
@@ -95,7 +86,7 @@ export function DayCheck({ name, known, first, save, back }: Props) {
     </label>
   );
   return (
-    <div className="pt-5" data-testid="day-check">
+    <Step className="pt-5" data-testid="day-check">
       <div className="flex flex-wrap items-baseline gap-4">
         <h1 className="text-3xl font-extrabold">{name}</h1>
         <p className="text-xl">Anything of this today?</p>
@@ -170,7 +161,7 @@ export function DayCheck({ name, known, first, save, back }: Props) {
         </div>
       </div>
       <div className="mt-5 flex flex-wrap items-center gap-5 border-t-4 border-ink pt-4">
-        <Button className="min-h-24 text-2xl max-sm:w-full sm:min-w-96" hotkey="Space" onClick={() => finish(null)}>
+        <Button className="min-h-24 text-2xl max-sm:w-full sm:min-w-96" hotkey="W" onClick={() => finish(null)}>
           {any || typed.pulse !== '' || typed.systolic !== '' ? 'Save the check' : 'Nothing of it: all well'}
         </Button>
         {skipping ? (
@@ -197,7 +188,7 @@ export function DayCheck({ name, known, first, save, back }: Props) {
           {fault}
         </p>
       </div>
-    </div>
+    </Step>
   );
 }
 

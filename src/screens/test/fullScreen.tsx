@@ -10,5 +10,11 @@ export function FullScreen({ className = '', ...rest }: HTMLAttributes<HTMLDivEl
       for (const part of frame) part.removeAttribute('inert');
     };
   }, []);
-  return <div {...rest} className={`fixed inset-0 z-10 flex flex-col bg-board ${className}`} data-full-screen />;
+  return (
+    <div
+      {...rest}
+      className={`fixed inset-0 z-10 flex flex-col overflow-y-auto bg-board ${className}`}
+      data-full-screen
+    />
+  );
 }

@@ -1,28 +1,21 @@
 'use client';
-import { useCallback, useEffect, useLayoutEffect, useRef, useState, type PointerEvent, type ReactNode } from 'react';
+import { useCallback, useEffect, useRef, useState, type PointerEvent, type ReactNode } from 'react';
 import { evenPace } from '../../core/measure/pace';
 import { stopReasons, type EventBy, type StopReason } from '../../core/shapes/attempt';
 import type { NormRow } from '../../core/shapes/norms';
 import { holdEverything, onHold } from '../frame/holding';
+import { settleMs, useKeys } from '../frame/keys';
 import { lettersAreOn } from '../frame/singleLetters';
 import { Key } from '../touch/button';
-import { rowWords } from '../words';
+import { rowWords, stopReasonWords } from '../words';
 import { moveTo, useFrames } from './frames';
 import { FullScreen } from './fullScreen';
 import { LaneRule } from './laneRule';
+import { NotKept } from './notKept';
 import type { RunningAttempt } from './useAttempt';
 
-const reasonWords: Readonly<Record<StopReason, string>> = {
-  'asked-to': 'Asked to stop',
-  unwell: 'Unwell',
-  pain: 'Pain',
-  unsteady: 'Unsteady',
-  form: 'Form lost',
-  other: 'Something else',
-};
-
-/** A tap that comes this soon after the end tone was meant for a stand, not for the answer. */
-const lateTapMs = 600;
+/** So long after go somebody may be said to have gone too early. */
+const tooEarlyMs = 5000;
 
 interface Props {
   readonly attempt: RunningAttempt;
@@ -45,68 +38,63 @@ export function Lane({ attempt, personId, name, bloodThinners, title, durationS,
   const flash = useRef<HTMLDivElement>(null);
   const lastPressMs = useRef(-Infinity);
   const asking = trial.state === 'half-way-open';
+  const early = useEarly(asking ? null : goMs);
 
-  const count = useCallback(
-    (by: EventBy, timeStamp: number) => {
-      if (flash.current) light(flash.current);
-      mark({ kind: 'rep' }, by, timeStamp);
-    },
-    [mark],
-  );
-  const answer = useCallback(
-    (counts: boolean, by: EventBy, timeStamp: number) => {
-      if (goMs === null || timeStamp < goMs + durationS * 1000 + lateTapMs) return;
-      mark({ kind: 'half-rep', counts }, by, timeStamp);
-    },
-    [durationS, goMs, mark],
-  );
-  const stop = useCallback(
-    (reason: StopReason, by: EventBy) => {
-      mark({ kind: 'stop', reason }, by, stopAsked ?? undefined);
-    },
-    [mark, stopAsked],
-  );
+  const count = (by: EventBy, timeStamp: number) => {
+    if (flash.current) light(flash.current);
+    mark({ kind: 'rep' }, by, timeStamp);
+  };
+  // Right after the tone a press was meant for a stand, not for the answer.
+  const mayAnswer = (timeStamp: number) => asking && goMs !== null && timeStamp >= goMs + durationS * 1000 + settleMs;
+  const answer = (counts: boolean, by: EventBy, timeStamp: number) => {
+    if (mayAnswer(timeStamp)) mark({ kind: 'half-rep', counts }, by, timeStamp);
+  };
+  const stop = (reason: StopReason, by: EventBy) => mark({ kind: 'stop', reason }, by, stopAsked ?? undefined);
 
-  // Before the first paint: the first stand may come with the lane.
-  useLayoutEffect(() => {
-    const acts: Readonly<Record<string, (event: KeyboardEvent) => void>> = {
-      Space: (event) => count('key', event.timeStamp),
-      PageDown: (event) => count('key', event.timeStamp),
-      Digit1: (event) => count('key', event.timeStamp),
-      Backspace: (event) => mark({ kind: 'undo' }, 'key', event.timeStamp),
-      Escape: (event) => setStopAsked((asked) => (asked === null ? event.timeStamp : null)),
-      F8: () => {
-        if (!asking) falseStart();
-      },
-    };
-    const letters: typeof acts = {
-      KeyQ: (event) => mark({ kind: 'undo' }, 'key', event.timeStamp),
-      KeyA: (event) => mark({ kind: 'hands' }, 'key', event.timeStamp),
-      KeyZ: (event) => setStopAsked((asked) => (asked === null ? event.timeStamp : null)),
-      ...(asking && {
-        KeyY: (event: KeyboardEvent) => answer(true, 'key', event.timeStamp),
-        KeyN: (event: KeyboardEvent) => answer(false, 'key', event.timeStamp),
-      }),
-    };
-    const reasons: typeof acts = Object.fromEntries(
-      stopReasons.map((reason, i) => [`Digit${i + 1}`, () => stop(reason, 'key')]),
-    );
-    const press = (event: KeyboardEvent) => {
-      if (event.ctrlKey || event.metaKey || event.altKey) return;
-      const onButton = event.target instanceof HTMLButtonElement && ['Space', 'Enter'].includes(event.code);
-      if (onButton && (asking || stopAsked !== null)) return;
+  const undo = (by: EventBy, timeStamp: number) =>
+    mayAnswer(timeStamp) ? answer(false, by, timeStamp) : mark({ kind: 'undo' }, by, timeStamp);
+  const askStop = (event: KeyboardEvent) => setStopAsked((asked) => (asked === null ? event.timeStamp : null));
+  const countKey = (event: KeyboardEvent) =>
+    mayAnswer(event.timeStamp) ? answer(true, 'key', event.timeStamp) : count('key', event.timeStamp);
+  const undoKey = (event: KeyboardEvent) => undo('key', event.timeStamp);
+  const keys: Readonly<Record<string, (event: KeyboardEvent) => void>> = {
+    Space: countKey,
+    PageDown: countKey,
+    Digit1: countKey,
+    Backspace: undoKey,
+    PageUp: undoKey,
+    Escape: askStop,
+    F8: () => {
+      if (!asking) falseStart();
+    },
+    // A page made anew in a running test would lose it.
+    F5: () => undefined,
+  };
+  const letters: typeof keys = {
+    KeyQ: undoKey,
+    KeyA: (event) => mark({ kind: 'hands' }, 'key', event.timeStamp),
+    KeyZ: askStop,
+    KeyY: (event) => answer(true, 'key', event.timeStamp),
+    KeyN: (event) => answer(false, 'key', event.timeStamp),
+  };
+  const reasons: typeof keys = Object.fromEntries(
+    stopReasons.map((reason, i) => [`Digit${i + 1}`, () => stop(reason, 'key')]),
+  );
+  useKeys(
+    'screen',
+    (event) => {
+      if (event.ctrlKey || event.metaKey || event.altKey) return false;
+      const presses = event.target instanceof HTMLButtonElement && ['Space', 'Enter'].includes(event.code);
+      if (presses && (asking || stopAsked !== null)) return false;
       const act =
-        (stopAsked !== null && reasons[event.code]) || acts[event.code] || (lettersAreOn() && letters[event.code]);
-      if (!act) return;
+        (stopAsked !== null && reasons[event.code]) || keys[event.code] || (lettersAreOn() && letters[event.code]);
+      if (!act) return false;
       // A held key repeats; one press is one stand.
-      event.preventDefault();
       if (!event.repeat) act(event);
-    };
-    window.addEventListener('keydown', press);
-    return () => {
-      window.removeEventListener('keydown', press);
-    };
-  }, [answer, asking, count, falseStart, mark, stop, stopAsked]);
+      return true;
+    },
+    { overButtons: true },
+  );
 
   useEffect(() => onHold(() => mark({ kind: 'hold' }, 'key')), [mark]);
 
@@ -114,40 +102,42 @@ export function Lane({ attempt, personId, name, bloodThinners, title, durationS,
     (now: number) => (row && goMs !== null ? evenPace((row.p25 + row.p75) / 2, durationS, now - goMs) : null),
     [durationS, goMs, row],
   );
-  const corrections = (
-    <>
-      <Control hotkey="Backspace" press={(t) => mark({ kind: 'undo' }, 'touch', t)}>
-        Undo
-      </Control>
-      <Control hotkey="A" press={(t) => mark({ kind: 'hands' }, 'touch', t)} pressed={trial.handsUsed}>
-        Hands
-      </Control>
-    </>
+  const undoControl = (
+    <Control hotkey="Backspace" press={(t) => mark({ kind: 'undo' }, 'touch', t)}>
+      Undo
+    </Control>
+  );
+  const handsControl = (
+    <Control hotkey="A" press={(t) => mark({ kind: 'hands' }, 'touch', t)} pressed={trial.handsUsed}>
+      Hands
+    </Control>
   );
   const tap = (event: PointerEvent) => {
-    if (!event.isPrimary || event.button !== 0 || isControl(event.target)) return;
+    // A second finger is never primary, and counts all the same.
+    if (event.button !== 0 || isControl(event.target)) return;
     lastPressMs.current = event.timeStamp;
     count('touch', event.timeStamp);
   };
   return (
     <FullScreen
-      className="touch-none overflow-hidden select-none"
+      className="touch-none overflow-x-hidden overflow-y-auto select-none"
       onPointerDown={tap}
       onClick={(event) => {
         // A switch or a screen reader clicks without a pointer.
-        if (event.timeStamp - lastPressMs.current > 1000 && !isControl(event.target)) count('device', event.timeStamp);
+        if (event.timeStamp - lastPressMs.current > 1000 && !isControl(event.target)) count('key', event.timeStamp);
       }}
       data-testid="lane"
       data-person-id={personId}
       data-person-name={name}
       data-blood-thinners={bloodThinners ? 'yes' : undefined}
     >
+      <NotKept keeping={attempt.keeping} />
       <div
         ref={flash}
         aria-hidden
         className="pointer-events-none absolute inset-0 z-20 border-[16px] border-squat opacity-0 will-change-[opacity]"
       />
-      <header className="relative z-10 flex flex-wrap items-baseline gap-x-5 border-b-4 border-ink bg-board px-7 py-3 max-md:px-4">
+      <header className="relative z-10 flex flex-wrap items-baseline gap-x-5 border-b-4 border-ink bg-board px-7 py-3 max-md:px-4 [@media(max-height:480px)]:py-1">
         <h1 className="text-3xl font-extrabold max-md:text-2xl">{name}</h1>
         <p className="text-lg max-lg:order-last max-lg:w-full">
           {title}
@@ -155,7 +145,7 @@ export function Lane({ attempt, personId, name, bloodThinners, title, durationS,
         </p>
         <TimeLeft goMs={goMs} durationS={durationS} />
       </header>
-      <div className="relative flex-1">
+      <div className="relative min-h-40 flex-1">
         <Level goMs={goMs} durationS={durationS} />
         <div className="absolute inset-y-4 left-4 w-32 max-md:hidden">
           <LaneRule counted={trial.counted} row={row} pace={pace} />
@@ -163,7 +153,7 @@ export function Lane({ attempt, personId, name, bloodThinners, title, durationS,
         <div className="absolute inset-0 flex items-center justify-center">
           <div className="relative flex min-w-[min(420px,56vw)] flex-col items-center rounded-lg border-4 border-ink bg-board px-10 py-2">
             <output
-              className="num text-[min(46vh,340px,44vw)] leading-[1.02] font-bold"
+              className="num text-[clamp(72px,min(46vh,44vw),340px)] leading-[1.02] font-bold"
               aria-live="off"
               data-testid="count"
             >
@@ -179,17 +169,28 @@ export function Lane({ attempt, personId, name, bloodThinners, title, durationS,
           </div>
         </div>
       </div>
-      <footer className="relative z-10 border-t-4 border-ink bg-board px-7 py-3 max-md:px-3" data-control>
+      <footer className="sticky bottom-0 z-10 border-t-4 border-ink bg-board px-7 py-3 max-md:px-3" data-control>
         {stopAsked !== null ? (
           <StopReasons stop={stop} back={() => setStopAsked(null)} />
         ) : asking ? (
-          <HalfWay answer={answer}>{corrections}</HalfWay>
+          <HalfWay answer={answer}>
+            {undoControl}
+            {handsControl}
+          </HalfWay>
         ) : (
-          <div className="grid grid-cols-4 gap-3 max-sm:gap-1.5 lg:grid-cols-[1.6fr_1.15fr_1fr_1fr_1fr] lg:gap-4">
-            <p className="self-center text-xl max-lg:hidden">
-              <Key>Space</Key> or a tap anywhere counts
-            </p>
-            {corrections}
+          <div className="grid grid-cols-5 gap-3 max-sm:gap-1.5 lg:grid-cols-[1.6fr_1.15fr_1fr_1fr_1fr] lg:gap-4">
+            {early ? (
+              <Control hotkey="F8" press={falseStart}>
+                Too early: again
+              </Control>
+            ) : (
+              // Keeps its place where the way back stood, so that nothing moves under a finger.
+              <p className="self-center text-xl max-lg:invisible">
+                <Key>Space</Key> or a tap anywhere counts
+              </p>
+            )}
+            {undoControl}
+            {handsControl}
             <Control hotkey="Esc" press={(t) => setStopAsked(t)}>
               Stop
             </Control>
@@ -201,6 +202,19 @@ export function Lane({ attempt, personId, name, bloodThinners, title, durationS,
       </footer>
     </FullScreen>
   );
+}
+
+/** True until some seconds after go: so long somebody may be said to have gone too early. */
+function useEarly(goMs: number | null): boolean {
+  const [overFor, setOverFor] = useState<number | null>(null);
+  useEffect(() => {
+    if (goMs === null) return;
+    const timer = setTimeout(() => setOverFor(goMs), Math.max(0, goMs + tooEarlyMs - performance.now()));
+    return () => {
+      clearTimeout(timer);
+    };
+  }, [goMs]);
+  return goMs !== null && overFor !== goMs;
 }
 
 const isControl = (target: EventTarget): boolean =>
@@ -235,7 +249,7 @@ function Control({
       type="button"
       tabIndex={-1}
       aria-pressed={pressed}
-      className="flex min-h-24 cursor-pointer items-center justify-center gap-3 rounded-md border-2 border-ink bg-board text-xl font-bold aria-pressed:border-4"
+      className="flex min-h-24 cursor-pointer items-center justify-center gap-3 rounded-md border-2 border-ink bg-board px-1 text-center text-xl font-bold aria-pressed:border-4 max-sm:text-base"
       onClick={(event) => {
         press(event.timeStamp);
       }}
@@ -294,7 +308,7 @@ function StopReasons({ stop, back }: { stop: (reason: StopReason, by: EventBy) =
             stop(reason, 'touch');
           }}
         >
-          {reasonWords[reason]} <Key>{i + 1}</Key>
+          {stopReasonWords[reason]} <Key>{i + 1}</Key>
         </button>
       ))}
       <button

@@ -1,11 +1,13 @@
 'use client';
-import { useLayoutEffect, useState } from 'react';
+import { useState } from 'react';
 import type { Protocol } from '../../core/shapes/protocol';
 import { walkingAids, type WalkingAid } from '../../core/shapes/facts';
 import { cautions } from '../../catalogue/cautions/cautions';
 import { HazardMark } from '../drawing/hazardMark';
 import { StateMark } from '../drawing/stateMark';
+import { useKeys } from '../frame/keys';
 import { Button, ButtonLink } from '../touch/button';
+import { Step, useSettled } from '../touch/step';
 import { aidWords } from '../words';
 import type { Known } from '../../core/intake/known';
 import type { heldBecause, SetUp, StationPerson } from './station';
@@ -14,6 +16,8 @@ interface Props {
   readonly person: StationPerson;
   readonly known: Known;
   readonly held: ReturnType<typeof heldBecause>;
+  /** Whether other devices are being asked what they noted. */
+  readonly asking: boolean;
   /** Opens the check of the day once more; `null` where none was made. */
   readonly checkAgain: (() => void) | null;
   readonly protocol: Protocol;
@@ -25,29 +29,32 @@ interface Props {
 const shoes = ['flat', 'cushioned', 'barefoot'] as const;
 
 /** What to put up and what to say, read once; then the one big button. */
-export function SetUpScreen({ person, known, held, checkAgain, protocol, emergencyNumber, start, back }: Props) {
+export function SetUpScreen({
+  person,
+  known,
+  held,
+  asking,
+  checkAgain,
+  protocol,
+  emergencyNumber,
+  start,
+  back,
+}: Props) {
   const [seat, setSeat] = useState(String(known.intake.seatHeightCm ?? Math.round(protocol.seatCm ?? 43)));
   const [aid, setAid] = useState<WalkingAid>('none');
   const [shoe, setShoe] = useState<(typeof shoes)[number]>('flat');
   const seatCm = Number(seat.replace(',', '.'));
   const seatFault = seatCm >= 30 && seatCm <= 60 ? null : 'Write the seat height in cm, 30 to 60.';
   const ready = held === null && seatFault === null;
-  // Before the first paint: a key pressed as soon as the screen shows must not be lost.
-  useLayoutEffect(() => {
-    const press = (event: KeyboardEvent) => {
-      const typing =
-        event.target instanceof HTMLElement && ['INPUT', 'SELECT', 'BUTTON', 'A'].includes(event.target.tagName);
-      if (typing || event.repeat || !['Space', 'Enter'].includes(event.code) || !ready) return;
-      event.preventDefault();
-      start({ person, conditions: { seatHeightCm: seatCm, aid, shoes: shoe } });
-    };
-    window.addEventListener('keydown', press);
-    return () => {
-      window.removeEventListener('keydown', press);
-    };
+  const settled = useSettled();
+  const go = () => start({ person, conditions: { seatHeightCm: seatCm, aid, shoes: shoe } });
+  useKeys('page', (event) => {
+    if (event.repeat || !['Space', 'Enter'].includes(event.code) || !ready || !settled()) return false;
+    go();
+    return true;
   });
   return (
-    <div className="pt-5">
+    <Step className="pt-5">
       <div className="flex flex-wrap items-baseline gap-4">
         <h1 className="text-3xl font-extrabold">{person.name}</h1>
         <p className="text-xl">{protocol.title}</p>
@@ -169,15 +176,8 @@ export function SetUpScreen({ person, known, held, checkAgain, protocol, emergen
       )}
       {!held && (
         <div className="mt-6 flex flex-wrap items-center gap-5 border-t-4 border-ink pt-4">
-          <Button
-            className="min-h-24 text-2xl max-sm:w-full sm:min-w-96"
-            hotkey="Space"
-            disabled={!ready}
-            onClick={() => {
-              start({ person, conditions: { seatHeightCm: seatCm, aid, shoes: shoe } });
-            }}
-          >
-            To the practice
+          <Button className="min-h-24 text-2xl max-sm:w-full sm:min-w-96" hotkey="Space" disabled={!ready} onClick={go}>
+            {asking ? 'One moment …' : 'To the practice'}
           </Button>
           <p>
             Fitness screening, not a diagnosis. Licensed professionals and local rules come first. Emergency:{' '}
@@ -185,7 +185,7 @@ export function SetUpScreen({ person, known, held, checkAgain, protocol, emergen
           </p>
         </div>
       )}
-    </div>
+    </Step>
   );
 }
 

@@ -30,7 +30,9 @@ export interface SetUp {
 
 /** What is known of somebody at this station now, with what was noted here since the page opened. */
 export function knownHere(person: StationPerson, noted: readonly Entry[], today: IsoDate): Known {
-  const entries = [...person.record.entries, ...noted.filter((e) => e.personId === person.id)];
+  // What was noted here and has arrived is in the record by now.
+  const arrived = new Set(person.record.entries.map((e) => e.id));
+  const entries = [...person.record.entries, ...noted.filter((e) => e.personId === person.id && !arrived.has(e.id))];
   const known = knownOn({ ...person.record, entries }, today, readinessRules);
   if (!known) throw new RangeError(`knownHere: nothing is noted of ${person.id}`);
   return known;

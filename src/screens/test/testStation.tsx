@@ -4,7 +4,7 @@ import type { Known } from '../../core/intake/known';
 import type { CountRule } from '../../core/measure/countTrial';
 import type { AttemptEvent } from '../../core/shapes/attempt';
 import type { IsoDate } from '../../core/shapes/facts';
-import type { Entry, EntryContent } from '../../core/shapes/intake';
+import type { Entry, EntryContent, PersonRecord } from '../../core/shapes/intake';
 import type { Protocol } from '../../core/shapes/protocol';
 import {
   keepAttempt,
@@ -15,19 +15,28 @@ import {
   type KeptAttempt,
   type KeptEntry,
 } from './attemptStore';
+import type { FieldError } from '../../schemas/parse';
+import { thisRegister } from '../frame/thisRegister';
+import { deviceDay } from '../touch/hallDay';
 import { AttemptRun } from './attemptRun';
 import { ChoosePerson } from './choosePerson';
 import { DayCheck } from './dayCheck';
+import { EmergencyNumber } from './emergencyNumber';
+import { thisPage } from './pages';
 import { SetUpScreen } from './setUp';
-import { sendEntry } from './sending';
+import { askHall, askRecord, sendEntry } from './sending';
 import { heldBecause, knownHere, type SetUp, type StationPerson } from './station';
-import { takeUp, thisTab } from './useAttempt';
+import { takeUp } from './useAttempt';
 
 interface Props {
   readonly people: readonly StationPerson[];
   readonly protocol: Protocol;
   readonly today: IsoDate;
+  /** Set when the day is pretended, for demonstrations and pictures. */
+  readonly pretended: IsoDate | null;
+  /** Empty while the hall has none: it is asked for before the first test. */
   readonly emergencyNumber: string;
+  readonly saveNumber: (number: string) => Promise<{ kind: string; errors?: readonly FieldError[] }>;
   readonly firstPersonId: string | null;
   /** A sitting was put together for today, and these are its people. */
   readonly sitting: boolean;
@@ -41,14 +50,30 @@ type Phase =
 
 /**
  * A station day is one page: people, protocol and norms came with it, moving between persons is state, and nothing
- * here needs the server until a result is sent.
+ * here needs the server until a result is sent. Before each start the server is asked what other devices noted; where
+ * it does not answer within a second, what this page knows decides.
  */
-export function TestStation({ people, protocol, today, emergencyNumber, firstPersonId, sitting }: Props) {
+export function TestStation({
+  people,
+  protocol,
+  today,
+  pretended,
+  emergencyNumber,
+  saveNumber,
+  firstPersonId,
+  sitting,
+}: Props) {
   const [phase, setPhase] = useState<Phase>({ kind: 'looking' });
-  // What was noted at this station since the page came, and what still waits in this browser.
+  const [day, newDay] = useHallDay(today, pretended, phase.kind === 'run');
+  // What was noted at this station since the page came, what still waits in this browser, and what others noted.
   const [noted, setNoted] = useState<readonly Entry[]>([]);
+  const [records, setRecords] = useState<ReadonlyMap<string, PersonRecord>>(new Map());
   const [checkAgain, setCheckAgain] = useState(false);
+  const [asking, setAsking] = useState(false);
+  const [number, setNumber] = useState(emergencyNumber);
   const rule = useMemo(() => ruleOf(protocol), [protocol]);
+  const knownOf = (person: StationPerson) =>
+    knownHere({ ...person, record: records.get(person.id) ?? person.record }, noted, day);
 
   const choose = useCallback(
     (person: StationPerson | null) => {
@@ -61,7 +86,20 @@ export function TestStation({ people, protocol, today, emergencyNumber, firstPer
 
   useEffect(() => {
     let live = true;
-    void Promise.all([keptAttempts().then(takeUp), keptEntries()]).then(([found, waiting]) => {
+    // A browser that can keep nothing has nothing to take up either.
+    const nothing = (error: unknown): never[] => {
+      console.error('What this browser keeps cannot be read:', error);
+      return [];
+    };
+    void Promise.all([
+      keptAttempts()
+        .then(takeUp)
+        .catch((error: unknown) => {
+          nothing(error);
+          return null;
+        }),
+      keptEntries().catch(nothing),
+    ]).then(([found, waiting]) => {
       if (!live) return;
       setNoted(waiting.filter((e) => !e.open).map(toEntry));
       const first = people.find((p) => p.id === firstPersonId);
@@ -89,26 +127,45 @@ export function TestStation({ people, protocol, today, emergencyNumber, firstPer
       key: newClientKey(),
       personId: person.id,
       personName: person.name,
-      on: today,
+      on: day,
       content,
+      register: thisRegister(),
       open: false,
       refused: null,
     }));
-    for (const entry of kept) await keepEntry(entry);
     setNoted((now) => [...now, ...kept.map(toEntry)]);
     setCheckAgain(false);
+    for (const entry of kept)
+      await keepEntry(entry).catch((error: unknown) => console.error('Not kept here, only sent:', error));
     for (const entry of kept) await sendEntry(entry);
   };
 
+  /** What other devices noted, and the day there; what this page knows where nobody answers. */
+  const latest = async (person: StationPerson): Promise<{ known: Known; on: IsoDate }> => {
+    const said = await askRecord(person.id);
+    const theirs = said?.registerId === thisRegister() ? said : null;
+    if (theirs) setRecords((now) => new Map(now).set(person.id, theirs.record));
+    const on = newDay(theirs?.today ?? null);
+    const record = theirs?.record ?? records.get(person.id) ?? person.record;
+    return { known: knownHere({ ...person, record }, noted, on), on };
+  };
+
   const start = async ({ person, conditions }: SetUp) => {
+    if (asking) return;
+    setAsking(true);
+    const { known, on } = await latest(person);
+    setAsking(false);
+    // What came to light is drawn with the next paint: held, or the check of a new day.
+    if (heldBecause(known, protocol) || known.dayCheck === null) return;
     const kept: KeptAttempt = {
       clientKey: newClientKey(),
-      tab: thisTab(),
+      page: thisPage,
+      register: thisRegister(),
       personId: person.id,
       personName: person.name,
       test: protocol.id,
       protocolVersion: protocol.version,
-      sittingDate: today,
+      sittingDate: on,
       side: null,
       conditions,
       goWallMs: null,
@@ -117,31 +174,25 @@ export function TestStation({ people, protocol, today, emergencyNumber, firstPer
       acknowledged: 0,
       refused: null,
     };
-    await keepAttempt(kept);
+    await keepAttempt(kept).catch((error: unknown) => console.error('Not kept here, only sent:', error));
     setPhase({ kind: 'run', kept, events: [] });
   };
 
+  if (number === '' && phase.kind !== 'run' && phase.kind !== 'looking')
+    return <EmergencyNumber save={saveNumber} saved={setNumber} />;
   switch (phase.kind) {
     case 'looking':
       return <p className="py-10">Looking for a test that was cut off …</p>;
     case 'choose':
-      return (
-        <ChoosePerson
-          people={people}
-          known={(person) => knownHere(person, noted, today)}
-          protocol={protocol}
-          sitting={sitting}
-          choose={choose}
-        />
-      );
+      return <ChoosePerson people={people} known={knownOf} protocol={protocol} sitting={sitting} choose={choose} />;
     case 'set-up': {
       const { person } = phase;
-      const known = knownHere(person, noted, today);
+      const known = knownOf(person);
       const held = heldBecause(known, protocol);
       if ((!held && known.dayCheck === null) || checkAgain)
         return (
           <DayCheck
-            key={person.id}
+            key={`${person.id} ${day}`}
             name={person.name}
             known={known}
             first={firstReading(known)}
@@ -151,13 +202,14 @@ export function TestStation({ people, protocol, today, emergencyNumber, firstPer
         );
       return (
         <SetUpScreen
-          key={phase.person.id}
-          person={phase.person}
+          key={person.id}
+          person={person}
           known={known}
           held={held}
+          asking={asking}
           checkAgain={known.dayCheck === null ? null : () => setCheckAgain(true)}
           protocol={protocol}
-          emergencyNumber={emergencyNumber}
+          emergencyNumber={number}
           start={(setUp) => void start(setUp)}
           back={() => {
             choose(null);
@@ -174,8 +226,12 @@ export function TestStation({ people, protocol, today, emergencyNumber, firstPer
           rule={rule}
           protocol={protocol}
           person={people.find((p) => p.id === phase.kept.personId)}
-          emergencyNumber={emergencyNumber}
+          emergencyNumber={number}
           again={(person) => {
+            setPhase({ kind: 'set-up', person });
+          }}
+          checkAgain={(person) => {
+            setCheckAgain(true);
             setPhase({ kind: 'set-up', person });
           }}
           next={() => {
@@ -184,6 +240,45 @@ export function TestStation({ people, protocol, today, emergencyNumber, firstPer
         />
       );
   }
+}
+
+/**
+ * The day of the hall for a page that may stay open overnight: asked on waking and on looking back at it, told by the
+ * server where it answers, else by the clock of this device.
+ * @returns the day, and how to set it from an answer (or none) that came otherwise
+ */
+function useHallDay(
+  today: IsoDate,
+  pretended: IsoDate | null,
+  busy: boolean,
+): [IsoDate, (said: IsoDate | null) => IsoDate] {
+  const [day, setDay] = useState(today);
+  const put = useCallback(
+    (said: IsoDate | null): IsoDate => {
+      const on = said ?? pretended ?? deviceDay();
+      setDay(on);
+      return on;
+    },
+    [pretended],
+  );
+  useEffect(() => {
+    const look = async () => {
+      if (document.visibilityState === 'hidden' || busy) return;
+      const hall = await askHall();
+      const ours = hall?.registerId === thisRegister() ? hall : null;
+      const on = put(ours?.today ?? null);
+      // With the server there, the people of the new day come with a new page.
+      if (on !== today && ours) window.location.reload();
+    };
+    const onLook = () => void look();
+    document.addEventListener('visibilitychange', onLook);
+    window.addEventListener('focus', onLook);
+    return () => {
+      document.removeEventListener('visibilitychange', onLook);
+      window.removeEventListener('focus', onLook);
+    };
+  }, [busy, put, today]);
+  return [day, put];
 }
 
 /** What was just noted here, stamped so that it comes after all that the page brought along. */

@@ -1,18 +1,22 @@
 'use client';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { readCountTrial, type CountRule, type CountTrial } from '../../core/measure/countTrial';
-import { longestGapMs } from '../../core/measure/phase';
+import { isOver, longestGapMs } from '../../core/measure/phase';
 import type { AttemptEvent, EventBy } from '../../core/shapes/attempt';
 import {
+  beat,
   changeKept,
+  claim,
   forgetAttempt,
   keepAttempt,
   keepEvent,
+  keepEvents,
   keptEvents,
-  newClientKey,
   type KeptAttempt,
+  type Unplaced,
 } from './attemptStore';
-import { sendAttempt } from './sending';
+import { runHere, isRun, thisPage } from './pages';
+import { isDone, sendAttempt } from './sending';
 import { Tones } from './tones';
 
 /** An event without its place and stamp, which are given when it is kept. */
@@ -24,12 +28,21 @@ type Fresh = AttemptEvent extends infer E
 
 const countdownMs = 3000;
 const beatEveryMs = 250;
+/** A dead battery loses no more than what came after the last write that waited for the disk. */
+const safelyEveryMs = 2000;
 /** The wall clock this far ahead of the page's own: the machine slept. */
 const sleptMs = 500;
+const resendEveryMs = 2000;
+
+/** What becomes of an attempt in a browser that can keep nothing more: held on this page, or all of it sent. */
+export type Keeping = 'kept' | 'held' | 'sent';
 
 export interface RunningAttempt {
-  /** Read from the events that the browser has kept, never from ones on their way. */
+  /** Read from the events that the browser has kept, or that this page holds where it cannot. */
   readonly trial: CountTrial;
+  readonly keeping: Keeping;
+  /** Another page of this browser took it over: nothing is marked here any more. */
+  readonly lost: boolean;
   /** Planned go moment on the axis of `performance.now()`, or `null` before the countdown. */
   readonly goMs: number | null;
   readonly begin: () => void;
@@ -47,12 +60,15 @@ const weighty = (kind: AttemptEvent['kind']): boolean => kind !== 'rep' && kind 
 
 /**
  * One attempt on this page: keeps each event in the browser, times it against the planned go moment, sends the list
- * at the start, at the end and when the page hides, and takes up an attempt that a reload cut off.
+ * at the start, at the end and when the page hides, and takes up an attempt that a reload cut off. Where the browser
+ * can keep nothing more, the page holds the events and sends them at once.
  */
 export function useAttempt(rule: CountRule, kept: KeptAttempt, earlier: readonly AttemptEvent[]): RunningAttempt {
   const events = useRef<AttemptEvent[]>([...earlier]);
-  const nextSeq = useRef(earlier.length);
   const [trial, setTrial] = useState<CountTrial>(() => readCountTrial(rule, earlier));
+  const [keeping, setKeeping] = useState<Keeping>('kept');
+  const [lost, setLost] = useState(false);
+  const holding = useRef(false);
   const [goMs, setGoMs] = useState<number | null>(() =>
     kept.goWallMs === null ? null : kept.goWallMs - performance.timeOrigin,
   );
@@ -60,6 +76,39 @@ export function useAttempt(rule: CountRule, kept: KeptAttempt, earlier: readonly
   const beatRef = useRef(kept.beatWallMs);
   const tones = useRef<Tones | null>(null);
   const key = kept.clientKey;
+
+  useEffect(() => runHere(key), [key]);
+
+  const send = useCallback(async () => {
+    const closed = isOver(readCountTrial(rule, events.current).state);
+    if (!holding.current) {
+      await sendAttempt({ ...kept, closed });
+      return;
+    }
+    // What was kept before the browser gave up is a part of it; the page has all of it.
+    const all = [...events.current];
+    const sent = await sendAttempt({ ...kept, closed }, { events: all }).catch(() => 'later' as const);
+    setKeeping(sent === 'sent' && all.length === events.current.length ? 'sent' : 'held');
+  }, [kept, rule]);
+
+  const hold = useCallback((error: unknown) => {
+    console.error('This browser can keep nothing more; the page holds the events itself:', error);
+    holding.current = true;
+    setKeeping('held');
+  }, []);
+
+  const take = useCallback(
+    async (event: AttemptEvent) => {
+      events.current.push(event);
+      const now = readCountTrial(rule, events.current);
+      setTrial(now);
+      const over = isOver(now.state);
+      if (over) tones.current?.silence();
+      if (over && !holding.current) await changeKept(key, { closed: true }).catch(hold);
+      if (over || event.kind === 'start' || holding.current) await send();
+    },
+    [hold, key, rule, send],
+  );
 
   const mark = useCallback(
     (fresh: Fresh, by: EventBy, timeStamp = performance.now()) => {
@@ -69,26 +118,22 @@ export function useAttempt(rule: CountRule, kept: KeptAttempt, earlier: readonly
         tones.current.planTest(goRef.current, rule.durationS);
       }
       const atMs = goRef.current === null ? 0 : Math.round((timeStamp - goRef.current) * 10) / 10;
-      const stamp = {
-        seq: nextSeq.current++,
-        atMs,
-        wallMs: Math.round((performance.timeOrigin + timeStamp) * 10) / 10,
-        by,
-      };
-      const event = { ...fresh, ...stamp } as AttemptEvent;
-      void keepEvent(key, event, weighty(event.kind)).then(async () => {
-        events.current.push(event);
-        const now = readCountTrial(rule, events.current);
-        setTrial(now);
-        const over = now.state === 'finished' || now.state === 'stopped' || now.state === 'to-repeat';
-        if (over) {
-          tones.current?.silence();
-          await changeKept(key, { closed: true });
-        }
-        if (over || event.kind === 'start') await sendAttempt({ ...kept, closed: over });
-      });
+      const wallMs = Math.round((performance.timeOrigin + timeStamp) * 10) / 10;
+      const event = { ...fresh, atMs, wallMs, by } as Unplaced;
+      const held = () => take({ ...event, seq: Math.max(-1, ...events.current.map((e) => e.seq)) + 1 });
+      if (holding.current) {
+        void held();
+        return;
+      }
+      keepEvent(key, event, weighty(event.kind)).then(
+        (placed) => void take(placed),
+        (error: unknown) => {
+          hold(error);
+          void held();
+        },
+      );
     },
-    [key, kept, rule],
+    [hold, key, rule, take],
   );
 
   const countDown = useCallback(async () => {
@@ -98,9 +143,9 @@ export function useAttempt(rule: CountRule, kept: KeptAttempt, earlier: readonly
     tones.current.planTest(go, rule.durationS);
     beatRef.current = wallNow();
     goRef.current = go;
-    await keepAttempt({ ...kept, goWallMs: performance.timeOrigin + go, beatWallMs: beatRef.current });
+    await keepAttempt({ ...kept, goWallMs: performance.timeOrigin + go, beatWallMs: beatRef.current }).catch(hold);
     setGoMs(go);
-  }, [kept, rule]);
+  }, [hold, kept, rule]);
 
   const begin = useCallback(() => {
     void countDown().then(() => {
@@ -117,12 +162,23 @@ export function useAttempt(rule: CountRule, kept: KeptAttempt, earlier: readonly
     const answer = events.current.findLast((e) => e.kind === 'half-rep');
     if (!answer) return;
     void (async () => {
-      const go = goRef.current === null ? null : performance.timeOrigin + goRef.current;
-      await keepAttempt({ ...kept, goWallMs: go, beatWallMs: beatRef.current, closed: false });
-      for (const event of events.current) await keepEvent(key, event, true);
+      const goWallMs = goRef.current === null ? null : performance.timeOrigin + goRef.current;
+      const open = { ...kept, goWallMs, beatWallMs: beatRef.current, closed: false };
+      await keepAttempt(open)
+        .then(() => keepEvents(key, events.current))
+        .catch(hold);
       mark({ kind: 'strike', ofSeq: answer.seq, reason: 'answer taken back' }, 'key');
     })();
-  }, [key, kept, mark]);
+  }, [hold, key, kept, mark]);
+
+  // Held on this page: sent again until the server has all of it.
+  useEffect(() => {
+    if (keeping !== 'held') return;
+    const timer = setInterval(() => void send(), resendEveryMs);
+    return () => {
+      clearInterval(timer);
+    };
+  }, [keeping, send]);
 
   // The wall clock ran on while the page was away or the machine slept: a short gap is marked, a long one ends the trial.
   const noticeGap = useCallback(() => {
@@ -135,10 +191,11 @@ export function useAttempt(rule: CountRule, kept: KeptAttempt, earlier: readonly
   }, [mark, rule]);
 
   useEffect(() => {
-    if (trial.state !== 'running' || goMs === null) return;
+    if (trial.state !== 'running' || goMs === null || lost) return;
     let hidden = document.visibilityState === 'hidden';
     let monotonic = performance.now();
-    const beat = () => {
+    let safely = 0;
+    const pulse = () => {
       const now = wallNow();
       const sinceBeat = now - beatRef.current;
       // A page that was only slow still had every press timed for it; one that slept or was put away had not.
@@ -147,13 +204,18 @@ export function useAttempt(rule: CountRule, kept: KeptAttempt, earlier: readonly
       hidden = document.visibilityState === 'hidden';
       monotonic = performance.now();
       beatRef.current = now;
-      void changeKept(key, { beatWallMs: now });
+      if (holding.current) return;
+      const onDisk = monotonic - safely >= safelyEveryMs;
+      if (onDisk) safely = monotonic;
+      beat(key, thisPage, now, onDisk).then((mine) => {
+        if (!mine) setLost(true);
+      }, hold);
     };
     const hide = () => {
       hidden = true;
     };
     document.addEventListener('visibilitychange', hide);
-    const timer = setInterval(beat, beatEveryMs);
+    const timer = setInterval(pulse, beatEveryMs);
     const end = setTimeout(
       () => {
         mark({ kind: 'end' }, 'device', goMs + rule.durationS * 1000);
@@ -165,7 +227,7 @@ export function useAttempt(rule: CountRule, kept: KeptAttempt, earlier: readonly
       clearInterval(timer);
       clearTimeout(end);
     };
-  }, [trial.state, goMs, key, mark, noticeGap, rule]);
+  }, [trial.state, goMs, hold, key, lost, mark, noticeGap, rule]);
 
   // Taken up after a reload: what happened meanwhile is said first, then the clock goes on where the wall clock is.
   const takenUp = useRef(false);
@@ -177,7 +239,8 @@ export function useAttempt(rule: CountRule, kept: KeptAttempt, earlier: readonly
 
   useEffect(() => {
     const hide = () => {
-      if (document.visibilityState === 'hidden' && nextSeq.current > 0) void sendAttempt(kept, true);
+      if (document.visibilityState !== 'hidden' || events.current.length === 0) return;
+      void sendAttempt(kept, { leaving: true, ...(holding.current ? { events: events.current } : {}) });
     };
     document.addEventListener('visibilitychange', hide);
     const sounding = tones;
@@ -187,30 +250,18 @@ export function useAttempt(rule: CountRule, kept: KeptAttempt, earlier: readonly
     };
   }, [kept]);
 
-  return { trial, goMs, begin, falseStart, reopen, mark };
+  return { trial, keeping, lost, goMs, begin, falseStart, reopen, mark };
 }
 
-/** An attempt that a reload of this tab cut off, or that another tab left behind; one that never began is forgotten. */
+/** An attempt that a reload cut off, or that a page left behind; one that never began is forgotten. */
 export async function takeUp(
   attempts: readonly KeptAttempt[],
 ): Promise<{ kept: KeptAttempt; events: AttemptEvent[] } | null> {
-  for (const kept of attempts.filter((a) => !a.closed)) {
-    const elsewhere = kept.tab !== thisTab() && wallNow() - kept.beatWallMs < abandonedAfterMs;
-    if (elsewhere) continue;
+  for (const kept of attempts) {
     const events = await keptEvents(kept.clientKey);
-    if (events.some((e) => e.kind === 'start')) return { kept: { ...kept, tab: thisTab() }, events };
-    await forgetAttempt(kept.clientKey);
+    if (isDone(kept, events) || (await isRun(kept.clientKey))) continue;
+    if (!events.some((e) => e.kind === 'start')) await forgetAttempt(kept.clientKey);
+    else if (await claim(kept, thisPage)) return { kept: { ...kept, page: thisPage }, events };
   }
   return null;
-}
-
-const abandonedAfterMs = 10_000;
-
-/** This tab's own name, the same after a reload. */
-export function thisTab(): string {
-  const known = sessionStorage.getItem('tab');
-  if (known !== null) return known;
-  const made = newClientKey();
-  sessionStorage.setItem('tab', made);
-  return made;
 }

@@ -1,12 +1,20 @@
 import type { Metadata } from 'next';
+import { revalidatePath } from 'next/cache';
 import { theRegister } from '../../../database/theRegister';
 import { TestStation } from '../../../screens/test/testStation';
 import { readBook } from '../../../use-cases/norms';
-import { readPlace } from '../../../use-cases/places';
+import { changeEmergencyNumber, readPlace } from '../../../use-cases/places';
 import { listStation } from '../../../use-cases/station';
-import { today } from '../../../use-cases/today';
+import { pretendedToday, today } from '../../../use-cases/today';
 
 export const metadata: Metadata = { title: 'Test' };
+
+async function saveNumber(number: string) {
+  'use server';
+  const answer = await changeEmergencyNumber(await theRegister(), number);
+  revalidatePath('/', 'layout');
+  return answer;
+}
 
 export default async function TestPage({ searchParams }: { searchParams: Promise<{ person?: string }> }) {
   const db = await theRegister();
@@ -19,7 +27,9 @@ export default async function TestPage({ searchParams }: { searchParams: Promise
       {...await listStation(db, protocol, today(), person)}
       protocol={protocol}
       today={today()}
+      pretended={pretendedToday() ?? null}
       emergencyNumber={emergencyNumber}
+      saveNumber={saveNumber}
       firstPersonId={person}
     />
   );

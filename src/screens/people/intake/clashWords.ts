@@ -60,5 +60,5 @@ export function clashWords(value: unknown, [name]: readonly string[]): string {
   if (name === 'birthDate' && typeof value === 'string') return dayWords(value);
   if (name === 'normTable') return tableWords(value as PersonForm['normTable']);
   if (name === 'aidIndoors' || name === 'aidOutdoors') return aidWords[value as PersonForm['aidIndoors']];
-  return typeof value === 'object' ? JSON.stringify(value) : String(value);
+  return typeof value === 'string' || typeof value === 'number' ? `${value}` : JSON.stringify(value);
 }

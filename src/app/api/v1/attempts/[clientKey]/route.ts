@@ -1,4 +1,5 @@
 import { theRegister } from '../../../../../database/theRegister';
+import { readRegisterId } from '../../../../../use-cases/places';
 import { saveAttempt } from '../../../../../use-cases/saveAttempt';
 import { today } from '../../../../../use-cases/today';
 import { guarded, invalidFields, onlyAllows, problem, readJson } from '../../../problem';
@@ -11,11 +12,15 @@ export const PUT = guarded<Context>(async (request, { params }) => {
   const read = await readJson(request);
   if ('problem' in read) return read.problem;
   const { clientKey } = await params;
-  const saved = await saveAttempt(await theRegister(), clientKey, read.json, today());
+  const db = await theRegister();
+  const saved = await saveAttempt(db, clientKey, read.json, today());
   switch (saved.kind) {
     case 'created':
     case 'known':
-      return Response.json({ clientKey, result: saved.trial }, { status: saved.kind === 'created' ? 201 : 200 });
+      return Response.json(
+        { clientKey, registerId: await readRegisterId(db), result: saved.trial },
+        { status: saved.kind === 'created' ? 201 : 200 },
+      );
     case 'conflict':
       return problem(
         409,

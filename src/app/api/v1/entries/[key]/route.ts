@@ -1,4 +1,5 @@
 import { theRegister } from '../../../../../database/theRegister';
+import { readRegisterId } from '../../../../../use-cases/places';
 import { saveEntry } from '../../../../../use-cases/saveEntry';
 import { today } from '../../../../../use-cases/today';
 import { guarded, invalidFields, onlyAllows, problem, readJson } from '../../../problem';
@@ -12,11 +13,15 @@ export const PUT = guarded<Context>(async (request, { params }) => {
   const read = await readJson(request);
   if ('problem' in read) return read.problem;
   const { key } = await params;
-  const saved = await saveEntry(await theRegister(), key, read.json, today());
+  const db = await theRegister();
+  const saved = await saveEntry(db, key, read.json, today());
   switch (saved.kind) {
     case 'created':
     case 'known':
-      return Response.json({ id: key }, { status: saved.kind === 'created' ? 201 : 200 });
+      return Response.json(
+        { id: key, registerId: await readRegisterId(db) },
+        { status: saved.kind === 'created' ? 201 : 200 },
+      );
     case 'conflict':
       return problem(409, 'This key was noted with other content. Nothing was changed.');
     case 'rejected':

@@ -1,0 +1,32 @@
+import { readinessRules } from '../catalogue/readiness/readiness';
+import type { EntryContent } from '../core/shapes/intake';
+import { dayWords, incidentWords, placeWords, readinessWords } from './words';
+
+/** What was noted, in a line. */
+export function entryLine(content: EntryContent): string {
+  switch (content.kind) {
+    case 'pain':
+      return content.level === 0
+        ? `${placeWords(content.joint, content.side)} no longer hurts`
+        : `${placeWords(content.joint, content.side)} hurts ${content.level} of 10`;
+    case 'fall':
+      return `a fall on ${dayWords(content.fellOn)}${content.hurt ? ', hurt' : ''}${content.lookedAt ? ', looked at' : ''}`;
+    case 'screening': {
+      const yes = readinessRules.questions.filter((q) => content.answers[q.id] === true).map((q) => q.why);
+      return `readiness questions: ${yes.length === 0 ? 'all no' : yes.join('; ')}`;
+    }
+    case 'carried-over':
+      return `readiness noted as ${readinessWords[content.outcome]}`;
+    case 'clearance':
+      return `${content.by} answered: ${content.answer.replace(/-/g, ' ')}${content.limits === '' ? '' : `, ${content.limits}`}`;
+    case 'day-check': {
+      const signs = readinessRules.signs.filter((s) => content.signs.includes(s.id)).map((s) => s.why);
+      const skipped = content.skippedBecause === null ? '' : `left out: ${content.skippedBecause}; `;
+      return `check of the day: ${skipped}${signs.length === 0 ? 'all well' : signs.join('; ')}`;
+    }
+    case 'incident':
+      return `incident at ${content.at.slice(11, 16)}: ${content.what.map((w) => incidentWords[w]).join(', ')}${content.note === '' ? '' : `; ${content.note}`}`;
+    case 'withdrawn':
+      return `taken back: ${content.reason}`;
+  }
+}

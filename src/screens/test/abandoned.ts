@@ -1,0 +1,31 @@
+import { protocolById } from '../../catalogue/protocols';
+import { closingOf } from '../../core/measure/abandoned';
+import { longestGapMs } from '../../core/measure/phase';
+import { claim, forgetAttempt, keepEvent, keptAttempts, keptEvents, type KeptAttempt } from './attemptStore';
+import { isRun, thisPage } from './pages';
+import { isDone } from './sending';
+
+/**
+ * Brings to their end the attempts of this browser that no page runs any more, so that they are sent like any other: a
+ * browser that crashed in a test says so on whichever page it is opened again.
+ * @returns those that were closed now
+ */
+export async function closeAbandoned(nowWallMs: number): Promise<KeptAttempt[]> {
+  const closed: KeptAttempt[] = [];
+  for (const kept of await keptAttempts()) {
+    if (kept.closed || nowWallMs - kept.beatWallMs <= longestGapMs) continue;
+    const events = await keptEvents(kept.clientKey);
+    if (isDone(kept, events) || (await isRun(kept.clientKey))) continue;
+    if (!events.some((e) => e.kind === 'start')) {
+      await forgetAttempt(kept.clientKey);
+      continue;
+    }
+    const capture = protocolById(kept.test)?.capture;
+    const durationMs = capture?.kind === 'count' ? capture.durationS * 1000 : 0;
+    const closing = closingOf(events, { ...kept, durationMs }, nowWallMs);
+    if (closing.length === 0 || !(await claim(kept, thisPage))) continue;
+    for (const event of closing) await keepEvent(kept.clientKey, { ...event, wallMs: nowWallMs, by: 'device' }, true);
+    closed.push(kept);
+  }
+  return closed;
+}

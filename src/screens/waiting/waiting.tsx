@@ -1,0 +1,255 @@
+'use client';
+import { useCallback, useEffect, useState } from 'react';
+import { protocolById } from '../../catalogue/protocols';
+import { readCountTrial } from '../../core/measure/countTrial';
+import type { AttemptEvent } from '../../core/shapes/attempt';
+import type { RegisterLine } from '../../core/registerLine';
+import { entryLine } from '../entryWords';
+import { fetchLines } from '../frame/askRegister';
+import { thisRegister } from '../frame/thisRegister';
+import {
+  forgetAttempt,
+  forgetEntry,
+  keepAttempt,
+  keepEntry,
+  keepEvents,
+  keptEntries,
+  keptEvents,
+  newClientKey,
+  type KeptAttempt,
+  type KeptEntry,
+} from '../test/attemptStore';
+import { sendAttempt, sendEntry, waitingToSend, type Sent } from '../test/sending';
+import { Button, ButtonLink } from '../touch/button';
+import { dayWords, standsWords, stopReasonWords } from '../words';
+
+/** Something that waits here, whatever its kind, and what can be done with it. */
+interface Item {
+  readonly key: string;
+  readonly personName: string;
+  readonly what: string;
+  readonly on: string;
+  readonly refused: string | null;
+  readonly register: string | null;
+  readonly again: () => Promise<Sent>;
+  readonly giveTo: (person: { readonly id: string; readonly name: string }) => Promise<Sent>;
+  readonly forget: () => Promise<unknown>;
+}
+
+/** All that this browser still keeps, one by one: try again, put right whom it is about, or write down and discard. */
+export function WaitingScreen() {
+  const [items, setItems] = useState<readonly Item[] | null>(null);
+  const look = useCallback(
+    () =>
+      readItems().then(setItems, (error: unknown) => {
+        console.error('What this browser keeps cannot be read:', error);
+        setItems([]);
+      }),
+    [],
+  );
+  useEffect(() => {
+    void look();
+    const timer = setInterval(() => void look(), 3000);
+    return () => {
+      clearInterval(timer);
+    };
+  }, [look]);
+  return (
+    <div className="max-w-4xl pt-5">
+      <h1 className="text-2xl font-extrabold">What waits in this browser</h1>
+      <p className="mt-1 text-lg">
+        Results and sheets that the register does not have yet. They are sent by themselves; here you can see why one is
+        not taken, and do something about it.
+      </p>
+      {items === null ? (
+        <p className="py-6">Looking …</p>
+      ) : items.length === 0 ? (
+        <p className="flex flex-wrap items-center gap-5 py-6 text-lg" data-testid="nothing-waits">
+          <b>Nothing waits: the register has everything.</b>
+          <ButtonLink href="/" hard>
+            To today
+          </ButtonLink>
+        </p>
+      ) : (
+        <ul className="mt-4 space-y-4">
+          {items.map((item) => (
+            <li key={item.key} className="border-l-8 border-watch bg-board p-4" data-testid="waiting-item">
+              <WaitingItem item={item} look={look} />
+            </li>
+          ))}
+        </ul>
+      )}
+    </div>
+  );
+}
+
+function WaitingItem({ item, look }: { item: Item; look: () => Promise<void> }) {
+  const [doing, setDoing] = useState<'nothing' | 'giving' | 'discarding'>('nothing');
+  const [written, setWritten] = useState(false);
+  const [said, setSaid] = useState('');
+  const tell = async (sending: Promise<Sent>) => {
+    setSaid('Sending …');
+    const sent = await sending.catch(() => 'later' as const);
+    setSaid(sent === 'later' ? 'Not answered yet; it stays here and is sent again.' : '');
+    setDoing('nothing');
+    await look();
+  };
+  return (
+    <>
+      <p className="text-lg">
+        <b>{item.personName === '' ? 'Nobody named yet' : item.personName}</b>, {dayWords(item.on)}: {item.what}
+      </p>
+      <p className="mt-1">{stateOf(item)}</p>
+      <div className="mt-3 flex flex-wrap items-center gap-3">
+        {item.personName !== '' && <Button onClick={() => void tell(item.again())}>Try again</Button>}
+        <Button look={item.personName === '' ? 'main' : 'line'} onClick={() => setDoing('giving')}>
+          {item.personName === '' ? 'Say whom it is about' : 'It is of somebody else'}
+        </Button>
+        <Button look="plain" onClick={() => setDoing('discarding')}>
+          Write down and discard
+        </Button>
+        <span role="status" className="font-semibold">
+          {said}
+        </span>
+      </div>
+      {doing === 'giving' && <Choose chosen={(person) => void tell(item.giveTo(person))} />}
+      {doing === 'discarding' && (
+        <div className="mt-3 border-t-2 border-ink pt-3">
+          <p>
+            Write on paper: <b>{item.personName === '' ? 'nobody named' : item.personName}</b>, {dayWords(item.on)},{' '}
+            {item.what}. After discarding it is nowhere else.
+          </p>
+          <label className="mt-1 flex min-h-11 cursor-pointer items-center gap-2.5">
+            <input
+              type="checkbox"
+              className="size-6 accent-ink"
+              checked={written}
+              onChange={(event) => setWritten(event.target.checked)}
+            />
+            I have written it down
+          </label>
+          <Button look="line" disabled={!written} onClick={() => void item.forget().then(look)}>
+            Discard it
+          </Button>
+        </div>
+      )}
+    </>
+  );
+}
+
+function stateOf({ refused, register, personName }: Item): string {
+  if (personName === '') return 'It is sent as soon as somebody says whom it is about.';
+  if (refused !== null) return `The register did not take it: ${refused}`;
+  if (register !== null && register !== thisRegister())
+    return 'It was kept for another register than the one open here. Open that one to send it.';
+  return 'It is sent as soon as the server answers.';
+}
+
+function Choose({ chosen }: { chosen: (person: { id: string; name: string }) => void }) {
+  const [typed, setTyped] = useState('');
+  const [lines, setLines] = useState<readonly RegisterLine[] | null>([]);
+  useEffect(() => {
+    if (typed.trim() === '') return;
+    const asking = new AbortController();
+    fetchLines({ search: typed.trim(), limit: 6 }, asking.signal).then(
+      (answer) => setLines(answer?.lines ?? null),
+      () => undefined,
+    );
+    return () => asking.abort();
+  }, [typed]);
+  return (
+    <div className="mt-3 border-t-2 border-ink pt-3">
+      <label className="block font-semibold">
+        Whose is it?
+        <input
+          autoFocus
+          value={typed}
+          autoComplete="off"
+          onChange={(event) => setTyped(event.target.value)}
+          className="mt-1 block h-12 w-80 max-w-full rounded-md border-2 border-ink bg-board px-3"
+        />
+      </label>
+      {lines === null && <p className="mt-1">The server does not answer: whose it is can be said when it does.</p>}
+      <div className="mt-2 flex flex-wrap gap-2">
+        {typed.trim() !== '' &&
+          lines?.map(({ id, name }) => (
+            <Button key={id} look="line" onClick={() => chosen({ id, name })}>
+              {name}
+            </Button>
+          ))}
+      </div>
+    </div>
+  );
+}
+
+async function readItems(): Promise<Item[]> {
+  const attempts = await Promise.all(
+    (await waitingToSend()).map(async (kept) => attemptItem(kept, await keptEvents(kept.clientKey))),
+  );
+  const entries = (await keptEntries()).filter((e) => !e.open).map(entryItem);
+  return [...attempts, ...entries];
+}
+
+function attemptItem(kept: KeptAttempt, events: readonly AttemptEvent[]): Item {
+  const { clientKey, personName, sittingDate, refused, register } = kept;
+  return {
+    key: clientKey,
+    personName,
+    what: attemptWords(kept, events),
+    on: sittingDate,
+    refused,
+    register,
+    again: () => sendAttempt({ ...kept, refused: null }),
+    // Under a key of its own: what the register may have under the old one stays as it is.
+    giveTo: async ({ id, name }) => {
+      const given = { ...kept, clientKey: newClientKey(), personId: id, personName: name, refused: null };
+      await keepAttempt({ ...given, closed: true, register: thisRegister() });
+      await keepEvents(given.clientKey, events);
+      await forgetAttempt(clientKey);
+      return sendAttempt({ ...given, closed: true, register: thisRegister() });
+    },
+    forget: () => forgetAttempt(clientKey),
+  };
+}
+
+/** The test and what came of it, so that it can be written down. */
+function attemptWords({ test }: KeptAttempt, events: readonly AttemptEvent[]): string {
+  const protocol = protocolById(test);
+  if (protocol?.capture.kind !== 'count') return protocol?.title ?? test;
+  const rule = { durationS: protocol.capture.durationS, handsMakeZero: protocol.handsMakeZero === true };
+  const trial = readCountTrial(rule, events);
+  const end =
+    trial.stopReason !== null
+      ? `, stopped (${stopReasonWords[trial.stopReason].toLowerCase()})`
+      : trial.state === 'finished'
+        ? ''
+        : ', broke off';
+  return `${protocol.title}: ${standsWords(trial)}${end}`;
+}
+
+function entryItem(kept: KeptEntry): Item {
+  const { key, personName, on, content, refused, register } = kept;
+  return {
+    key,
+    personName,
+    what: entryLine(content),
+    on,
+    refused,
+    register,
+    again: () => sendEntry({ ...kept, refused: null }),
+    giveTo: async ({ id, name }) => {
+      const given: KeptEntry = {
+        ...kept,
+        key: newClientKey(),
+        personId: id,
+        personName: name,
+        register: thisRegister(),
+        refused: null,
+      };
+      await keepEntry(given);
+      await forgetEntry(key);
+      return sendEntry(given);
+    },
+    forget: () => forgetEntry(key),
+  };
+}
