@@ -3,6 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import SQLite from 'better-sqlite3';
 import puppeteer, { type Browser, type Page } from 'puppeteer-core';
 import { afterAll, beforeAll } from 'vitest';
 
@@ -120,6 +121,7 @@ export function hallFor(today: string): Hall {
   beforeAll(async () => {
     const port = await freePort();
     const server = await startServer({ file: hall.file, today, port });
+    giveNumber(hall.file);
     Object.assign(hall, { port, server, browser: await startBrowser(join(folder.path, 'profile')) });
   });
   afterAll(async () => {
@@ -173,11 +175,46 @@ export async function says(page: Page, selector: string, words: string): Promise
   );
 }
 
-/** Answers the check of the day for somebody well, and waits for what to put up. */
+/** A step takes no key or tap in its first 0.7 s: waits until that is over. */
+export async function settled(page: Page): Promise<void> {
+  await page.waitForFunction(
+    (since) => performance.now() - since > 760,
+    { polling: 30 },
+    await page.evaluate(() => performance.now()),
+  );
+}
+
+/** Answers the check of the day for somebody well, and waits until the practice can be begun. */
 export async function wellToday(page: Page): Promise<void> {
   await page.waitForSelector('[data-testid=day-check]');
-  await page.keyboard.press('Space');
+  await settled(page);
+  await page.keyboard.press('w');
   await says(page, 'main', 'Put up');
+  await settled(page);
+}
+
+/** From what to put up to the lane. */
+export async function toTheLane(page: Page): Promise<void> {
+  await page.keyboard.press('Space');
+  await page.waitForSelector('[data-testid=practice]');
+  await settled(page);
+  await page.keyboard.press('Enter');
+  await page.waitForSelector('[data-testid=lane]');
+}
+
+/** The number of the hall, without which nobody is tested, straight into the file. */
+export function giveNumber(file: string): void {
+  const db = new SQLite(file);
+  const nothing = { chairs: [], pads: [], bars: 0, straps: 0, wedges: 0, bands: 0, mats: 0, weightsKg: [] };
+  const cupboard = {
+    ...{ ...nothing, raisedSurface: false, box: false, walkwayM: null },
+    chairs: [43, 46].map((heightCm) => ({ heightCm, arms: false, stable: true, count: 1 })),
+    pads: [3, 5].map((thickCm) => ({ thickCm, count: 1 })),
+    ...{ bars: 1, weightsKg: [1, 2], floors: [{ where: 'hall', slides: true }], things: ['tape', 'wall'] },
+  };
+  const place = { name: 'This hall', town: '', emergencyNumber: '112', units: 'metric', cupboard };
+  db.prepare('insert into place (id, content_json) values (1, ?)').run(JSON.stringify(place));
+  db.close();
 }
 
 /** Waits until the clock of the lane has run this far. */

@@ -3,7 +3,18 @@ import { join } from 'node:path';
 import SQLite from 'better-sqlite3';
 import type { ElementHandle, Page } from 'puppeteer-core';
 import { describe, expect, test } from 'vitest';
-import { hallFor, laneAt, says, startServer, textOf, until, watchedPage, wellToday } from './harness';
+import {
+  hallFor,
+  laneAt,
+  says,
+  settled,
+  startServer,
+  textOf,
+  toTheLane,
+  until,
+  watchedPage,
+  wellToday,
+} from './harness';
 
 const today = '2026-03-02';
 const hall = hallFor(today);
@@ -144,6 +155,7 @@ test('ask first: the test is refused with its reason, the note is printed, the a
   const { page, faults } = await watchedPage(hall.browser, hall.server.url);
   await page.goto(`${hall.server.url}/test?person=${id}`, { waitUntil: 'networkidle0' });
   await says(page, 'main', 'Ask first: a known disease of heart, kidneys or sugar');
+  await settled(page);
   await page.keyboard.press('Space');
   await press(page, 'See what is noted');
   await page.waitForSelector('#q-active');
@@ -179,6 +191,7 @@ test('the check of the day cannot be passed over in silence; what it finds refus
   const id = await addPerson('Ilse Unwell');
   const { page, faults } = await watchedPage(hall.browser, hall.server.url);
   await page.goto(`${hall.server.url}/test?person=${id}`, { waitUntil: 'networkidle0' });
+  await settled(page);
   await press(page, 'Leave the check out');
   await press(page, 'Go on without');
   await says(page, '[data-testid=day-check]', 'Write in a few words why it is left out.');
@@ -199,10 +212,7 @@ describe('hold', () => {
     const { page, faults } = await watchedPage(hall.browser, hall.server.url);
     await page.goto(`${hall.server.url}/test?person=${id}`, { waitUntil: 'networkidle0' });
     await wellToday(page);
-    await page.keyboard.press('Space');
-    await page.waitForSelector('[data-testid=practice]');
-    await page.keyboard.press('Enter');
-    await page.waitForSelector('[data-testid=lane]');
+    await toTheLane(page);
     await laneAt(page, 2);
     await page.keyboard.press('Space');
     await says(page, '[data-testid=count]', '1');

@@ -94,9 +94,10 @@ describe('POST /api/v1/score', () => {
       'chair-stand-30s five-stands step-2min up-and-go-8ft up-and-go-3m gait-4m four-stage one-leg reach-forward arm-curl sit-reach back-scratch knee-to-wall thigh-hold bridge-one-leg floor-transfer fan-reach lowest-seat heel-rise foot-feel stand-up-pressure'.split(
         ' ',
       );
+    const each = new Set(['one-leg', 'knee-to-wall', 'bridge-one-leg', 'fan-reach', 'foot-feel']);
     const { status, body } = await send('POST', '/api/v1/score', {
       person: woman,
-      results: ids.map((test) => ({ test, value: values[test] ?? 6 })),
+      results: ids.map((test) => ({ test, value: values[test] ?? 6, ...(each.has(test) ? { side: 'L' } : {}) })),
     });
     expect(status).toBe(200);
     const without = (body?.['results'] as { test: string; norm: unknown; notes: string[] }[]).filter((r) => !r.norm);

@@ -9,6 +9,7 @@ import {
   startServer,
   temporaryFolder,
   watchedPage,
+  settled,
   wellToday,
   type Server,
   type Watched,
@@ -150,6 +151,7 @@ test('the lane: axe finds nothing, targets are 96 px and up, and the strip is al
   await page.keyboard.press('Space');
   await page.waitForSelector('[data-testid=practice]');
   expect((await findings(page)).violations).toEqual([]);
+  await settled(page);
   await page.keyboard.press('Enter');
   await page.waitForSelector('[data-testid=lane]');
   expect((await findings(page)).violations).toEqual([]);

@@ -1,7 +1,7 @@
 import SQLite from 'better-sqlite3';
 import type { Page } from 'puppeteer-core';
 import { beforeAll, expect, test } from 'vitest';
-import { hallFor, laneAt, says, startServer, until, watchedPage, wellToday } from './harness';
+import { hallFor, laneAt, says, settled, startServer, toTheLane, until, watchedPage, wellToday } from './harness';
 
 const today = '2026-03-02';
 const hall = hallFor(today);
@@ -64,10 +64,7 @@ function stored(personId: string): { state: string; counted: number; gapMs: numb
 async function startTest(page: Page, personId: string): Promise<void> {
   await page.goto(`${hall.server.url}/test?person=${personId}`, { waitUntil: 'networkidle0' });
   await wellToday(page);
-  await page.keyboard.press('Space');
-  await page.waitForSelector('[data-testid=practice]');
-  await page.keyboard.press('Enter');
-  await page.waitForSelector('[data-testid=lane]');
+  await toTheLane(page);
 }
 
 async function stand(page: Page, secondsGone: number, count: number): Promise<void> {
@@ -78,13 +75,10 @@ async function stand(page: Page, secondsGone: number, count: number): Promise<vo
 
 async function finish(page: Page): Promise<void> {
   await says(page, '[data-testid=lane-words]', 'Time.');
-  await page.waitForFunction(
-    (since) => performance.now() - since > 700,
-    { polling: 50 },
-    await page.evaluate(() => performance.now()),
-  );
+  await settled(page);
   await page.keyboard.press('n');
   await page.waitForSelector('[data-testid=result]');
+  await settled(page);
 }
 
 /** Reloads after two stands, marks a third, and says what the register holds of it. */

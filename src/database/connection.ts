@@ -34,8 +34,12 @@ export async function openRegister(file: string): Promise<Register> {
   return db;
 }
 
-/** The open file behind a register, for what must be done at once and without waiting. */
-const files = new WeakMap<Register, SQLite.Database>();
+/**
+ * The open file behind a register, for what must be done at once and without waiting. The server is put together out of
+ * several bundles, each with this file in it: they share it.
+ */
+const shared = globalThis as typeof globalThis & { readyStoolFiles?: WeakMap<Register, SQLite.Database> };
+const files = (shared.readyStoolFiles ??= new WeakMap());
 
 function fileOf(db: Register): SQLite.Database {
   const raw = files.get(db);

@@ -3,7 +3,9 @@ import { describe, expect, test } from 'vitest';
 import { protocols } from '../catalogue/protocols';
 import { limiterKinds } from '../core/shapes/facts';
 import { attemptBody } from './attempt';
+import { emptyPersonForm } from '../use-cases/savePerson';
 import { parse, toPointer } from './parse';
+import { personForm } from './person';
 import { levelsRequest, scoreRequest } from './requests';
 
 const score = scoreRequest(protocols);
@@ -82,6 +84,15 @@ describe.each(protocols)('$id', ({ id, range, sides, capture }) => {
     expect(one({ value: range.min, capS: cap ?? 30 })).toEqual(cap === null ? ['/results/0/capS'] : []);
     if (cap !== null) expect(one({ value: range.min, capS: cap + 1 })).toEqual(['/results/0/capS']);
   });
+});
+
+test('a hip bone under the kneecap is a slip of the tape, at the hip bone', () => {
+  const of = (kneecapCm: number | null, hipBoneCm: number | null) => {
+    const form = { ...emptyPersonForm, name: 'Ada A', birthDate: '1950-01-01', kneecapCm, hipBoneCm };
+    const parsed = parse(personForm('2026-03-02'), form);
+    return parsed.kind === 'bad' ? parsed.errors.map((e) => e.path) : [];
+  };
+  expect([of(48, 90), of(62, 61), of(62, 62), of(null, 61)]).toEqual([[], ['/hipBoneCm'], ['/hipBoneCm'], []]);
 });
 
 describe('days and ages', () => {

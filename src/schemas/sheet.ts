@@ -75,6 +75,8 @@ export const sheetForm = (protocols: readonly Protocol[], today: string) =>
       .nullable()
       .defined(),
     shoes: oneOf(['flat', 'cushioned', 'barefoot']).required(),
+    /** A correction: these stand for their day, also where it was timed at the station. */
+    counts: yesNo(),
     lines: listOf(line(new Map(protocols.map((p) => [p.id, p]))).required(), 500).required(),
   }).test('seat', function (value: AnyObject | undefined) {
     const sheet = value as { seatHeightCm?: number | null; lines?: readonly { test?: string }[] } | undefined;

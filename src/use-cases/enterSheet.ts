@@ -78,7 +78,7 @@ function attemptOf(sheet: SheetForm, line: SheetLine): object {
 }
 
 /** A result of one day on paper has no clock: the event stands at noon of its day, so that a sheet sent again is the same. */
-function entered(protocol: Protocol, { testedOn, who }: SheetForm, line: SheetLine): AttemptEvent {
+function entered(protocol: Protocol, { testedOn, who, counts }: SheetForm, line: SheetLine): AttemptEvent {
   const { tries, outcome, handsUsed, cleanBeforeHands, seconds, help } = line;
   const several = protocol.tries !== undefined && tries.length > 0;
   return {
@@ -95,5 +95,6 @@ function entered(protocol: Protocol, { testedOn, who }: SheetForm, line: SheetLi
     ...(seconds ? { seconds } : {}),
     ...(help ? { help } : {}),
     ...(who.trim() === '' ? {} : { who: who.trim() }),
+    ...(counts === true ? { counts } : {}),
   };
 }

@@ -422,3 +422,73 @@ describe('more to worry about never gives a better outcome', () => {
     );
   });
 });
+
+describe('moments, not days', () => {
+  const at = (time: string, content: EntryContent): Entry => ({
+    ...entry(content),
+    savedAt: `${day}T${time}:00.000Z`,
+  });
+  const may = (time: string) => at(time, { kind: 'clearance', by: 'Dr A', answer: 'may', limits: '', until: null });
+  const spine: Limiter = { kind: 'spine-fracture' };
+  const noted = (time: string, entries: Entry[], limiters: Limiter[] = [spine]) =>
+    knownOn(
+      {
+        intakes: [
+          { ...intake(), savedAt: '2025-01-01T00:00:00.000Z' },
+          { ...intake({ notedOn: day, limiters }), savedAt: `${day}T${time}:00.000Z` },
+        ],
+        entries: [screening(['active'], '2026-02-01'), ...entries],
+      },
+      day,
+      rules,
+    )?.readiness.outcome;
+  test('a “may” of 9:00 does not settle a spine fracture noted at 10:00, one of 11:00 or of the very moment does', () => {
+    expect(noted('10:00', [may('09:00')])).toBe('ask-first');
+    expect(noted('10:00', [may('10:00')])).toBe('ready');
+    expect(noted('10:00', [may('11:00')])).toBe('ready');
+  });
+  test('fragile bone was settled; the back that begins to hurt after that is asked about anew', () => {
+    const fragile: Limiter = { kind: 'fragile-bone' };
+    const hurts = (time: string) => at(time, { kind: 'pain', joint: 'back', side: null, level: 3, since: null });
+    expect(noted('08:00', [hurts('08:30'), may('09:00')], [fragile])).toBe('ready');
+    expect(noted('08:00', [may('09:00'), hurts('09:30')], [fragile])).toBe('ask-first');
+  });
+});
+
+describe('what a day decides and the next one does not', () => {
+  test('yesterday’s check is not today’s: it says nothing of today and has to be made again', () => {
+    const made = check({ signs: ['ill'] }, '2026-03-01');
+    expect(known([screening(), made], intake(), '2026-03-01').dayCheck).not.toBeNull();
+    expect(known([screening(), made]).dayCheck).toBeNull();
+    expect(outcome([screening(), made])).toBe('ready');
+  });
+  test('a fall counts for 365 days and no longer', () => {
+    const falls = (on: string) => known([fall({ hurt: true }, '2025-03-02')], intake(), on).falls.length;
+    expect([falls('2025-12-27'), falls('2026-03-02'), falls('2026-03-03')]).toEqual([1, 1, 0]);
+  });
+});
+
+describe('surgery without a date', () => {
+  const surgery: Limiter = { kind: 'recent-surgery' };
+  const on = (asked: string, ...saved: string[]) =>
+    knownOn(
+      {
+        intakes: saved.map((notedOn) => ({
+          ...intake({ notedOn, limiters: [surgery] }),
+          savedAt: `${notedOn}T09:00:00.000Z`,
+        })),
+        entries: [screening(['active'], '2026-01-05')],
+      },
+      asked,
+      rules,
+    );
+  test('heals from the day it was first noted, however often the intake is saved again', () => {
+    const there = (asked: string, ...saved: string[]) => on(asked, ...saved)?.limiters.length;
+    expect(there('2026-03-27', '2026-01-02')).toBe(1);
+    expect(there('2026-03-28', '2026-01-02')).toBe(0);
+    expect(there('2026-03-28', '2026-01-02', '2026-02-20', '2026-03-20')).toBe(0);
+  });
+  test('questions put after it was noted are not undone by saving the intake again', () => {
+    expect(on('2026-03-28', '2026-01-02', '2026-03-20')?.readiness.asked).toBe('current');
+  });
+});

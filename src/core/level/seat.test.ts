@@ -27,4 +27,15 @@ describe('seats', () => {
     const kit = toKit({ ...empty, chairs: [chair], pads: [{ thickCm: 3, count: 20 }] });
     expect(seatHeights(kit).map((s) => s.heightCm)).toEqual([43, 46, 49]);
   });
+  test('of two ways to one height that need as many pads the thinnest pads are taken', () => {
+    const kit = toKit({
+      ...empty,
+      chairs: [chair, { ...chair, heightCm: 45 }],
+      pads: [
+        { thickCm: 2, count: 1 },
+        { thickCm: 4, count: 1 },
+      ],
+    });
+    expect(seatHeights(kit).find((s) => s.heightCm === 47)?.from).toEqual(['chair 45', 'pad 2']);
+  });
 });

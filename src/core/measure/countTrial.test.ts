@@ -29,6 +29,16 @@ describe('what counts', () => {
       read(start, { kind: 'undo' }, ...reps(2000, 4000), { kind: 'undo', atMs: 4100 }, ...reps(5000), ...done).repsMs,
     ).toEqual([2000, 5000]);
   });
+  test('undo takes back the newest press: a tap after the tone goes before a stand that counted', () => {
+    const late = [start, ...reps(2000, 4000), { kind: 'end', atMs: 30_000 }, ...reps(30_200)] as Loose[];
+    const undo = (atMs: number): Loose => ({ kind: 'undo', atMs });
+    expect(read(...late, undo(30_400)).repsMs).toEqual([2000, 4000]);
+    expect(read(...late, undo(30_400), undo(30_500)).repsMs).toEqual([2000]);
+  });
+  test('hands noticed after the tone are hands', () => {
+    const trial = read(start, ...reps(2000, 4000), { kind: 'end', atMs: 30_000 }, { kind: 'hands', atMs: 31_000 });
+    expect(trial).toMatchObject({ handsUsed: true, cleanBeforeHands: 2 });
+  });
   test('over half-way up at 30 s counts as a stand (Rikli & Jones 1999, from memory)', () => {
     const half: Loose[] = [
       { kind: 'end', atMs: 30_000 },

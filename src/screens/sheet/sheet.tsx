@@ -38,6 +38,7 @@ export function Sheet({ today, rows, tests, seatHeightCm, then, back, save }: Pr
     seat: seatHeightCm === null ? '' : String(seatHeightCm),
   });
   const [shoes, setShoes] = useState<'flat' | 'cushioned' | 'barefoot'>('flat');
+  const [counts, setCounts] = useState(false);
   const [written, setWritten] = useState<Readonly<Record<number, Written>>>({});
   const [keys] = useState(() => rows.map(() => newClientKey()));
   const [faults, setFaults] = useState<ReadonlyMap<string, string>>(new Map());
@@ -55,6 +56,7 @@ export function Sheet({ today, rows, tests, seatHeightCm, then, back, save }: Pr
       who: head.who,
       seatHeightCm: head.seat.trim() === '' ? null : Number(head.seat.replace(',', '.')),
       shoes,
+      counts,
       lines: filled.flatMap((i) => {
         const row = rows[i];
         return row ? [toLine(row, written[i] ?? blank, keys[i] ?? '')] : [];
@@ -133,6 +135,15 @@ export function Sheet({ today, rows, tests, seatHeightCm, then, back, save }: Pr
               <option key={s}>{s}</option>
             ))}
           </select>
+        </label>
+        <label className="flex min-h-11 max-w-72 cursor-pointer items-center gap-2.5 self-end">
+          <input
+            type="checkbox"
+            checked={counts}
+            onChange={(event) => setCounts(event.target.checked)}
+            className="size-5 shrink-0 accent-ink"
+          />
+          These count, also where that day was timed at the station
         </label>
       </div>
       <Wide label="Lines of the sheet">
