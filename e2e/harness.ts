@@ -71,10 +71,10 @@ function end(child: ChildProcess, signal: NodeJS.Signals): Promise<void> {
 }
 
 /** Waits for something to be so; fails after a minute and a half, never guesses how long it takes. */
-export async function until(isSo: () => Promise<boolean> | boolean): Promise<void> {
+export async function until(isSo: () => Promise<boolean> | boolean, mostMs = 90_000): Promise<void> {
   const start = performance.now();
   while (!(await isSo())) {
-    if (performance.now() - start > 90_000) throw new Error(`waited 90 s in vain for ${isSo.toString()}`);
+    if (performance.now() - start > mostMs) throw new Error(`waited ${mostMs} ms in vain for ${isSo.toString()}`);
     await new Promise((again) => setTimeout(again, 50));
   }
 }

@@ -1,10 +1,10 @@
 import { spawn, spawnSync } from 'node:child_process';
-import { existsSync, readFileSync } from 'node:fs';
+import { copyFileSync, cpSync, existsSync, mkdirSync, readFileSync, rmSync, statSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
 import SQLite from 'better-sqlite3';
 import { afterAll, expect, test } from 'vitest';
-import { childEnvironment, freePort, temporaryFolder, until } from './harness';
+import { childEnvironment, freePort, startServer, temporaryFolder, until } from './harness';
 
 const folder = temporaryFolder();
 afterAll(() => folder.remove());
@@ -91,6 +91,85 @@ test('the demo: one line with the address, the hall of 24, a copy while it runs,
       () => true,
     ),
   );
+});
+
+test.each(['SIGTERM', 'SIGINT', 'SIGHUP'] as const)(
+  'stopped by %s the one file holds everything: a copy of it alone has everybody',
+  async (signal) => {
+    const file = join(folder.path, `stopped-${signal}.sqlite`);
+    const server = await startServer({ file, today: '2026-03-02' });
+    const answer = await fetch(`${server.url}/api/v1/people`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ name: 'Ada Stopper', birthDate: '1950-01-02' }),
+    });
+    expect(answer.status).toBe(201);
+    await server.stop(signal);
+    const copy = join(folder.path, `copy-${signal}.sqlite`);
+    copyFileSync(file, copy);
+    const db = new SQLite(copy, { readonly: true });
+    expect(db.prepare('select name from person').all()).toEqual([{ name: 'Ada Stopper' }]);
+    db.close();
+  },
+);
+
+test('a server that was killed leaves a whole file all the same, once the start script is gone too', async () => {
+  const file = join(folder.path, 'killed.sqlite');
+  const port = await freePort();
+  const start = spawn(process.execPath, ['scripts/start.mjs'], {
+    env: childEnvironment({ PORT: String(port), READY_STOOL_DB: file }),
+  });
+  const up = () =>
+    fetch(`http://127.0.0.1:${port}/api/health`).then(
+      (a) => a.ok,
+      () => false,
+    );
+  await until(up);
+  const body = JSON.stringify({ name: 'Ada Killed', birthDate: '1950-01-02' });
+  const headers = { 'content-type': 'application/json' };
+  await fetch(`http://127.0.0.1:${port}/api/v1/people`, { method: 'POST', headers, body });
+  const gone = new Promise((ended) => start.on('exit', ended));
+  const { stdout } = spawnSync('pgrep', ['-P', String(start.pid)], { encoding: 'utf8' });
+  process.kill(Number(stdout.trim().split('\n')[0]), 'SIGKILL');
+  await gone;
+  const db = new SQLite(file, { readonly: true });
+  expect(db.prepare('select name from person').all()).toEqual([{ name: 'Ada Killed' }]);
+  db.close();
+  expect(existsSync(`${file}-wal`) && statSync(`${file}-wal`).size > 0).toBe(false);
+});
+
+test('from a copy without a build, with READY_STOOL_DB set: the build opens no register, and the hall is full', async () => {
+  // Inside this folder, as the packages are linked and not copied.
+  const copy = join(process.cwd(), 'data', 'clean-copy');
+  rmSync(copy, { recursive: true, force: true });
+  mkdirSync(copy, { recursive: true });
+  for (const part of [
+    'src',
+    'scripts',
+    'package.json',
+    'package-lock.json',
+    'next.config.ts',
+    'postcss.config.mjs',
+    'tsconfig.json',
+  ])
+    cpSync(part, join(copy, part), { recursive: true, preserveTimestamps: true });
+  expect(spawnSync('cp', ['-rl', 'node_modules', copy]).status).toBe(0);
+  const file = join(folder.path, 'from-a-clean-copy.sqlite');
+  const port = String(await freePort());
+  const child = spawn(process.execPath, ['scripts/demo.mjs'], {
+    cwd: copy,
+    env: childEnvironment({ PORT: port, READY_STOOL_DB: file }),
+  });
+  let stdout = '';
+  child.stdout.on('data', (text: Buffer) => (stdout += text.toString()));
+  await until(() => stdout.includes('The demo hall is at'), 240_000);
+  expect(await (await fetch(`http://127.0.0.1:${port}/`)).text()).toContain('Tern Quay hall');
+  expect(existsSync(join(copy, 'data/register.sqlite'))).toBe(false);
+  await new Promise((ended) => {
+    child.on('exit', ended);
+    child.kill('SIGTERM');
+  });
+  rmSync(copy, { recursive: true, force: true });
 });
 
 test('--fresh throws away a demo register only', async () => {

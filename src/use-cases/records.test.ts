@@ -25,7 +25,7 @@ import { bringResultsUpToDate, rebuildResults, saveAttempt } from './saveAttempt
 import { noteToday, saveEntry } from './saveEntry';
 import { addPerson, changePerson, emptyPersonForm, toPersonForm } from './savePerson';
 import { listStation, readStationRecord } from './station';
-import { protocols } from '../catalogue/protocols';
+import { chairStand30s } from '../catalogue/protocols/chair-stand-30s/protocol';
 
 const today = '2026-03-02';
 let folder: string;
@@ -184,7 +184,7 @@ describe('one record that cannot be true', () => {
     );
     await expect(readPerson(db, broken, today)).rejects.toThrow(Unreadable);
     expect((await readIntake(db, broken, today))?.person.name).toBe('Broken Record');
-    expect((await listStation(db, protocols[0]!, today, broken)).people.map((p) => p.name)).toEqual(['Well Record']);
+    expect((await listStation(db, chairStand30s, today, broken)).people.map((p) => p.name)).toEqual(['Well Record']);
     await changePerson(db, broken, { ...form, name: 'Broken Record' }, today);
     expect((await readPerson(db, broken, today))?.sittings).toHaveLength(1);
   });
@@ -481,7 +481,7 @@ describe('people and days', () => {
   });
   test('medicines and contacts are not sent to the station, neither with the page nor before a start', async () => {
     const id = await addReady({ medicines: 'Quillipril', contact: { name: 'Kin Folk', phone: '555 0199' } });
-    const sent = [await listStation(db, protocols[0]!, today, id), await readStationRecord(db, id)];
+    const sent = [await listStation(db, chairStand30s, today, id), await readStationRecord(db, id)];
     for (const word of ['Quillipril', 'Kin Folk', '555 0199']) expect(JSON.stringify(sent)).not.toContain(word);
     expect(await readStationRecord(db, 'nobody')).toBeUndefined();
   });

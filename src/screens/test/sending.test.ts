@@ -160,6 +160,12 @@ describe('an attempt on its way to the server', () => {
     await sendAttempt(attempt({ closed: false }));
     expect(await keptAttempts()).toEqual([]);
   });
+  test('held by its page and taken whole, what the browser kept of it is forgotten too', async () => {
+    const all = [...(await keptEvents('attempt-1')), { ...rep(9), seq: 3 } as AttemptEvent];
+    server(taken());
+    await sendAttempt(attempt(), { events: all });
+    expect([await keptAttempts(), await keptEvents('attempt-1')]).toEqual([[], []]);
+  });
   test('without an event there is nothing to send', async () => {
     server(taken());
     expect(await sendAttempt(attempt({ clientKey: 'attempt-2' }))).toBe('later');
@@ -172,7 +178,7 @@ describe('an attempt on its way to the server', () => {
       return Promise.resolve(new Response('{}'));
     });
     await sendAttempt(attempt(), { leaving: true });
-    const many = Array.from({ length: 2000 }, (_, seq) => ({ ...rep(seq), seq }) as AttemptEvent);
+    const many = Array.from({ length: 2000 }, (_, seq): AttemptEvent => ({ ...rep(seq), seq }));
     await sendAttempt(attempt(), { leaving: true, events: many });
     expect(asked.map((how) => [how.keepalive === true, how.signal === undefined])).toEqual([
       [true, true],

@@ -99,7 +99,8 @@ export async function sendAttempt(
       return 'refused';
     case 'taken':
       await changeKept(clientKey, { acknowledged: events.length, refused: null, register: answer.register });
-      if (isDone(attempt, events)) await forgetAttempt(clientKey, events.length);
+      // Where the page holds the events, what the browser kept of them is a part of what was sent.
+      if (isDone(attempt, events)) await forgetAttempt(clientKey, how.events ? undefined : events.length);
       return 'sent';
   }
 }
