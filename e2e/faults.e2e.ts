@@ -225,6 +225,16 @@ describe('a running test', () => {
   test('the way back from too early a start stands on the screen for five seconds and nothing moves when it goes', async () => {
     const id = await addReady('Nora Nervous');
     const { page, faults } = await watchedPage(hall.browser, hall.server.url);
+    // Of the writes that wait for the disk: when each was asked for.
+    await page.evaluateOnNewDocument(() => {
+      const onDisk: number[] = [];
+      Object.assign(window, { onDisk });
+      const { transaction } = IDBDatabase.prototype;
+      IDBDatabase.prototype.transaction = function (names, mode, how) {
+        if (how?.durability === 'strict' && names === 'attempts') onDisk.push(performance.now());
+        return transaction.call(this, names, mode, how);
+      };
+    });
     await inTheLane(page, id, 1);
     const placeOfUndo = () =>
       page.$$eval('[data-testid=lane] footer button', (all) =>
@@ -239,6 +249,10 @@ describe('a running test', () => {
     await laneAt(page, 5.3);
     expect(await page.$eval('[data-testid=lane] footer', (f) => f.textContent)).not.toContain('Too early');
     expect(await placeOfUndo()).toEqual(before);
+    // A dead battery loses no more than two seconds: from one such write to the next, with a beat to spare.
+    const onDisk = await page.evaluate(() => (window as unknown as { onDisk: number[] }).onDisk);
+    expect(onDisk.length).toBeGreaterThanOrEqual(3);
+    expect(Math.max(...onDisk.slice(1).map((ms, i) => ms - (onDisk[i] ?? 0)))).toBeLessThan(4500);
     await page.keyboard.press('Escape');
     await page.keyboard.press('1');
     await page.waitForSelector('[data-testid=outcome]');
@@ -286,7 +300,7 @@ describe('somebody else at the address', () => {
     db.close();
     await page.keyboard.press('Escape');
     await page.keyboard.press('1');
-    await says(page, '[data-testid=outbox]', 'Not taken: Erna Erased');
+    await says(page, '[data-testid=outbox]', 'Not taken by the register: Erna Erased');
     await open(page, '/waiting');
     await says(page, '[data-testid=waiting-item]', '30-second chair stand: 2');
     expect(await textOf(page, '[data-testid=waiting-item]')).toContain('nobody in the register has this id');
@@ -330,6 +344,68 @@ describe('somebody else at the address', () => {
     expect(body).toMatchObject({ readiness: { outcome: 'not-today' } });
     await page.close();
   });
+});
+
+test('put aside while the server is dead: it says so, and nothing was changed', async () => {
+  const id = await addReady('Anni Aside');
+  const { page } = await watchedPage(hall.browser, hall.server.url);
+  await open(page, `/people/${id}/leave`);
+  await hall.server.stop('SIGKILL');
+  await press(page, 'Put aside');
+  await says(page, 'main', 'The server did not answer; nothing was changed.');
+  hall.server = await startServer({ file: hall.file, today, port: hall.port });
+  await press(page, 'Put aside');
+  await page.waitForFunction(() => location.pathname === '/people');
+  expect((await send('GET', '/api/v1/people?search=Anni&filter=archived')).body).toMatchObject({ total: 1 });
+  await page.close();
+});
+
+test('two tablets hold for one fall: both sheets are kept, and it is one fall', async () => {
+  const id = await addReady('Frida Fell');
+  const pages = await Promise.all([hall.browser, await hall.browser.createBrowserContext()].map((b) => b.newPage()));
+  for (const page of pages) {
+    await open(page, `/people/${id}`);
+    await page.keyboard.press('F9');
+    await page.waitForSelector('[role=dialog]');
+    await press(page, 'a fall');
+  }
+  await Promise.all(pages.map((page) => press(page, 'Save the sheet')));
+  await Promise.all(pages.map((page) => page.waitForFunction(() => document.querySelector('[role=dialog]') === null)));
+  const db = new SQLite(hall.file, { readonly: true });
+  const kept = db.prepare("select count(*) as n from entry where kind = 'incident' and person_id = ?").get(id);
+  db.close();
+  expect(kept).toEqual({ n: 2 });
+  const { body } = await send('GET', `/api/v1/people/${id}`);
+  expect(body).toMatchObject({ readiness: { outcome: 'not-today' }, falls12m: [{ fellOn: today }] });
+  await Promise.all(pages.map((page) => page.close()));
+});
+
+test('two tablets on one intake: what only one changed is kept from both, what both changed is asked about', async () => {
+  const id = await addReady('Ida Intake');
+  const { page, faults } = await watchedPage(hall.browser, hall.server.url);
+  const other = await hall.browser.newPage();
+  for (const p of [page, other]) await open(p, `/people/${id}/intake`);
+  const change = async (p: Page, field: string, value: string) => {
+    await p.click(field, { count: 3 });
+    await p.keyboard.type(value);
+  };
+  await change(other, '#massKg', '70');
+  await change(other, '#medicines', 'Quillipril');
+  await press(other, 'Save the intake');
+  await other.waitForFunction((path) => location.pathname === path, {}, `/people/${id}`);
+  await change(page, '#massKg', '72');
+  await change(page, '#heightCm', '166');
+  await press(page, 'Save the intake');
+  await says(page, '[data-testid=clashes]', 'mass, kg');
+  expect(await textOf(page, '[data-testid=clashes]')).toContain('here: 72');
+  await press(page, 'there: 70');
+  await press(page, 'Save the intake');
+  await page.waitForFunction((path) => location.pathname === path, {}, `/people/${id}`);
+  const { body } = await send('GET', `/api/v1/people/${id}`);
+  expect(body).toMatchObject({ intake: { massKg: 70, heightCm: 166, medicines: 'Quillipril' } });
+  expect(faults).toEqual([]);
+  await page.close();
+  await other.close();
 });
 
 // Last, as the hall stands on another day afterwards.

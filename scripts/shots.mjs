@@ -21,6 +21,9 @@ const aside = new Set([
   'add-person',
   'import',
   'outcome',
+  'stopped',
+  'waiting',
+  'emergency-number',
   'set-up',
   'note',
   'tests',
@@ -37,6 +40,8 @@ mkdirSync(target, { recursive: true });
 
 await withDemo(async ({ browser, url, idOf }) => {
   let page;
+  // A step takes no key in its first moment.
+  const settle = () => new Promise((later) => setTimeout(later, 900));
   const visit = async (path) => page.goto(url + path, { waitUntil: 'networkidle0' });
   const odile = await idOf('Odile Brandvoll');
   const bertil = await idOf('Bertil Kvarnholm');
@@ -118,13 +123,16 @@ await withDemo(async ({ browser, url, idOf }) => {
       await visit(`/test?person=${odile}`);
       // The check of the day was made already where an earlier picture ran a test.
       const first = await page.waitForSelector('[data-testid=day-check], #seat-fault');
-      if (await first.evaluate((e) => e.id === '')) await page.keyboard.press('Space');
+      await settle();
+      if (await first.evaluate((e) => e.id === '')) await page.keyboard.press('w');
       await page.waitForSelector('#seat-fault');
+      await settle();
     },
     practice: async () => {
       await shots['set-up']();
       await page.keyboard.press('Space');
       await page.waitForSelector('[data-testid=practice]');
+      await settle();
       await page.keyboard.press('Space');
       await page.keyboard.press('Space');
     },
@@ -146,6 +154,35 @@ await withDemo(async ({ browser, url, idOf }) => {
       await page.waitForSelector('[aria-label="At the tone"]');
       await new Promise((later) => setTimeout(later, 800));
     },
+    stopped: async () => {
+      await shots.stopping();
+      await page.keyboard.press('3');
+      await page.waitForSelector('[data-testid=outcome]');
+    },
+    waiting: async () => {
+      await visit('/people');
+      await page.evaluate(async () => {
+        const opened = await new Promise((ok) => {
+          const asked = indexedDB.open('ready-stool');
+          asked.onsuccess = () => ok(asked.result);
+        });
+        const deed = opened.transaction('entries', 'readwrite').objectStore('entries');
+        const sheet = { kind: 'incident', at: '2026-03-02T10:04:00+00:00', what: ['fall'], head: 'no' };
+        const content = { ...sheet, bloodThinners: 'no', called: 'contact', note: 'slipped beside the rail' };
+        const base = { on: '2026-03-02', content, register: null, open: false };
+        deed.put({ ...base, key: 'shot-0001', personId: '', personName: '', refused: null });
+        deed.put({
+          ...base,
+          key: 'shot-0002',
+          personId: 'gone',
+          personName: 'Erna Bolt',
+          refused: 'One field needs another look; nothing was kept. /personId nobody in the register has this id',
+        });
+      });
+      await visit('/waiting');
+      await page.waitForSelector('[data-testid=waiting-item]');
+    },
+    'emergency-number': () => visit('/test'),
     outcome: async () => {
       await shots['half-way']();
       await page.keyboard.press('y');

@@ -74,6 +74,7 @@ test('a key that belongs to another day is not written to', async () => {
   await storeAttempt(db, head('day'), whole.slice(0, 3), derive, new Date());
   expect(await storeAttempt(db, { ...head('day'), sittingDate: '2026-03-01' }, whole, derive, new Date())).toEqual({
     kind: 'other-attempt',
+    differs: ['day'],
   });
   expect(await eventsOf(db, 'day')).toHaveLength(3);
 });

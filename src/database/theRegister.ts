@@ -1,6 +1,7 @@
 import { resolve } from 'node:path';
 import { changeCount, closeNow, emptyLog, openRegister, type Register } from './connection';
 import { finishErasing } from './erase';
+import { restAfter } from './quiet';
 
 const kept = globalThis as typeof globalThis & { readyStoolRegister?: Promise<Register> };
 
@@ -27,14 +28,10 @@ function lookAfter(db: Register): Register {
   process.once('exit', () => closeNow(db));
   // A closed terminal is an ordinary end too.
   process.once('SIGHUP', () => process.kill(process.pid, 'SIGTERM'));
-  let seen = '';
-  let since = Date.now();
-  let emptied = true;
+  const rest = restAfter(quietMs);
   const look = async (): Promise<void> => {
     await finishErasing(db);
-    const now = await changeCount(db);
-    if (now !== seen) [seen, since, emptied] = [now, Date.now(), false];
-    else if (!emptied && Date.now() - since >= quietMs) emptied = emptyLog(db) === 'emptied';
+    if (rest.isDue(await changeCount(db), Date.now()) && emptyLog(db) === 'emptied') rest.done();
   };
   const timer = setInterval(() => {
     look().catch((error: unknown) => console.error('The register could not be looked after; tried again:', error));

@@ -192,6 +192,7 @@ export function apiDescription(): Json {
         },
         post: {
           summary: 'Adds a person: a name and a birth date are enough',
+          description: 'externalId is the partner’s own; sent again with the same content it is the same person.',
           requestBody: { required: true, ...json({ type: 'object', required: ['name', 'birthDate'] }) },
           responses: { '201': { description: 'Added', ...json(anything) }, ...problems(400, 409, 413, 415, 422) },
         },
@@ -210,7 +211,7 @@ export function apiDescription(): Json {
           requestBody: { required: true, content: { 'text/csv': { schema: text } } },
           responses: {
             '201': { description: 'Taken in one transaction', ...json(anything) },
-            ...answers(anything, 400, 413, 415, 422),
+            ...answers(anything, 400, 409, 413, 415, 422),
           },
         },
       },
@@ -225,7 +226,7 @@ export function apiDescription(): Json {
         put: {
           summary: 'The whole list of events of one attempt; sending it again is harmless',
           parameters: [parameter('clientKey', 'path', { type: 'string', pattern: '^[A-Za-z0-9_-]{8,64}$' })],
-          description: `Reasons of a stop: ${stopReasons.join(', ')}.`,
+          description: `Reasons of a stop: ${stopReasons.join(', ')}. Corrections: strike, add, move, condition. The answer names the key and the register.`,
           requestBody: {
             required: true,
             ...json({

@@ -462,6 +462,14 @@ describe('what a day decides and the next one does not', () => {
     expect(known([screening(), made]).dayCheck).toBeNull();
     expect(outcome([screening(), made])).toBe('ready');
   });
+  test('two tablets with a sheet each for the same fall tell of one fall', () => {
+    const sheet = () =>
+      entry({
+        ...{ kind: 'incident', at: `${day}T10:00:00Z`, what: ['fall'], head: 'no', bloodThinners: 'no' },
+        ...{ called: '', note: '' },
+      });
+    expect(known([screening(), sheet(), sheet()]).falls).toHaveLength(1);
+  });
   test('a fall counts for 365 days and no longer', () => {
     const falls = (on: string) => known([fall({ hurt: true }, '2025-03-02')], intake(), on).falls.length;
     expect([falls('2025-12-27'), falls('2026-03-02'), falls('2026-03-03')]).toEqual([1, 1, 0]);

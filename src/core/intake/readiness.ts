@@ -221,8 +221,10 @@ function limiterAsks(limiter: Limiter, spineHurts: boolean, day: IsoDate, rules:
 /** The falls of the last twelve months, oldest first; one under an instructor’s eyes is an incident, and counts too. */
 export function fallsIn12Months(entries: readonly Entry[], day: IsoDate): EntryOf<'fall'>[] {
   const told = ofKind(entries, 'fall');
+  // Two tablets that open a sheet for one fall tell of one fall: after the first nothing more is tested that day.
   const seen = ofKind(entries, 'incident')
     .filter((i) => i.content.what.includes('fall') && !told.some((f) => f.content.fellOn === i.on))
+    .filter((i, n, all) => all.findIndex((other) => other.on === i.on) === n)
     .map(asFall);
   return [...told, ...seen]
     .filter(({ content }) => content.fellOn <= day && daysBetween(content.fellOn, day) <= 365)

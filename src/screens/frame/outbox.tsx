@@ -30,7 +30,8 @@ export function Outbox() {
   const [left, setLeft] = useState<Left>(nothing);
   const [brokeOff, setBrokeOff] = useState<readonly KeptAttempt[]>([]);
   // The station takes up, or says of, what a reload cut off there.
-  const atStation = usePathname() === '/test';
+  const path = usePathname();
+  const atStation = path === '/test';
   useEffect(() => {
     let live = true;
     let timer: ReturnType<typeof setTimeout> | undefined;
@@ -74,7 +75,8 @@ export function Outbox() {
       window.removeEventListener('focus', anew);
     };
   }, [atStation]);
-  const lines = linesOf(left);
+  // The page of what waits says it all itself.
+  const lines = path === '/waiting' ? [] : linesOf(left);
   return (
     <div role="status" className="print:hidden" data-testid="outbox" data-frame>
       {brokeOff.map(({ clientKey, personId, personName }) => (
@@ -116,9 +118,7 @@ function linesOf({ waiting, nameless, unreadable }: Left): string[] {
     ...(elsewhere.length === 0
       ? []
       : [`Kept for another register than the one open here: ${names(elsewhere)}. Open that one to send it.`]),
-    ...(refused.length === 0
-      ? []
-      : [`Not taken: ${names(refused)}. ${refused[0]?.refused ?? ''} It is kept in this browser.`]),
+    ...(refused.length === 0 ? [] : [`Not taken by the register: ${names(refused)}. Kept in this browser; look why.`]),
     ...(nameless === 0
       ? []
       : [`${nameless === 1 ? 'One incident sheet has' : `${nameless} incident sheets have`} no name yet.`]),

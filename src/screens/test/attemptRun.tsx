@@ -106,7 +106,7 @@ function Practice({
   return (
     <FullScreen data-testid="practice">
       <Step className="flex min-h-full flex-1 flex-col">
-        <header className="flex flex-wrap items-baseline gap-x-5 border-b-4 border-ink px-7 py-3 max-md:px-4">
+        <header className="flex flex-wrap items-baseline gap-x-5 border-b-4 border-ink px-7 py-3 max-md:px-4 low:py-1">
           <h1 className="text-3xl font-extrabold max-md:text-2xl">{name}</h1>
           <p className="text-lg">{protocol.title}</p>
           <Button look="plain" className="ml-auto" onClick={leave} data-at-once>
@@ -121,9 +121,9 @@ function Practice({
             if (event.button === 0) setReps((n) => n + 1);
           }}
         >
-          <span className="text-2xl font-bold">Practice</span>
-          <span className="num text-[clamp(72px,30vh,200px)] leading-none font-bold">{reps}</span>
-          <span className="max-w-xl text-lg">
+          <span className="text-2xl font-bold low:text-lg">Practice</span>
+          <span className="num text-[clamp(56px,25vh,200px)] leading-none font-bold">{reps}</span>
+          <span className="max-w-xl text-lg low:text-base">
             {protocol.practice} Tap here or press Space for each; nothing is counted yet.
           </span>
         </button>
@@ -131,7 +131,9 @@ function Practice({
           <Button className="min-h-24 text-2xl max-sm:w-full sm:min-w-96" hotkey="Enter" onClick={begin}>
             Start: 3, 2, 1, go
           </Button>
-          <p className="text-lg max-md:hidden">Somebody may go too early: the way back stands on the next screen.</p>
+          <p className="text-lg max-md:hidden low:hidden">
+            Somebody may go too early: the way back stands on the next screen.
+          </p>
         </footer>
       </Step>
     </FullScreen>

@@ -137,29 +137,29 @@ export function Lane({ attempt, personId, name, bloodThinners, title, durationS,
         aria-hidden
         className="pointer-events-none absolute inset-0 z-20 border-[16px] border-squat opacity-0 will-change-[opacity]"
       />
-      <header className="relative z-10 flex flex-wrap items-baseline gap-x-5 border-b-4 border-ink bg-board px-7 py-3 max-md:px-4 [@media(max-height:480px)]:py-1">
+      <header className="relative z-10 flex flex-wrap items-baseline gap-x-5 border-b-4 border-ink bg-board px-7 py-3 max-md:px-4 low:py-1">
         <h1 className="text-3xl font-extrabold max-md:text-2xl">{name}</h1>
-        <p className="text-lg max-lg:order-last max-lg:w-full">
+        <p className="text-lg max-lg:order-last max-lg:w-full low:hidden">
           {title}
           {row && <span> · {rowWords(row)}</span>}
         </p>
         <TimeLeft goMs={goMs} durationS={durationS} />
       </header>
-      <div className="relative min-h-40 flex-1">
+      <div className="relative min-h-24 flex-1 [container-type:size]">
         <Level goMs={goMs} durationS={durationS} />
-        <div className="absolute inset-y-4 left-4 w-32 max-md:hidden">
+        <div className="absolute inset-y-4 left-4 w-32 max-md:hidden [@media(max-height:760px)]:hidden">
           <LaneRule counted={trial.counted} row={row} pace={pace} />
         </div>
         <div className="absolute inset-0 flex items-center justify-center">
-          <div className="relative flex min-w-[min(420px,56vw)] flex-col items-center rounded-lg border-4 border-ink bg-board px-10 py-2">
+          <div className="relative flex min-w-[min(420px,56vw)] flex-col items-center rounded-lg border-4 border-ink bg-board px-10 py-2 low:py-0">
             <output
-              className="num text-[clamp(72px,min(46vh,44vw),340px)] leading-[1.02] font-bold"
+              className="num text-[max(56px,min(100cqh-92px,340px,44cqw))] leading-[1.02] font-bold"
               aria-live="off"
               data-testid="count"
             >
               {trial.counted}
             </output>
-            <p className="pb-2 text-xl font-semibold" data-testid="lane-words">
+            <p className="pb-2 text-xl font-semibold low:pb-0 low:text-base" data-testid="lane-words">
               {asking
                 ? 'Time. Sit and rest.'
                 : trial.handsUsed
@@ -169,7 +169,10 @@ export function Lane({ attempt, personId, name, bloodThinners, title, durationS,
           </div>
         </div>
       </div>
-      <footer className="sticky bottom-0 z-10 border-t-4 border-ink bg-board px-7 py-3 max-md:px-3" data-control>
+      <footer
+        className="sticky bottom-0 z-10 border-t-4 border-ink bg-board px-7 py-3 max-md:px-3 low:py-1.5"
+        data-control
+      >
         {stopAsked !== null ? (
           <StopReasons stop={stop} back={() => setStopAsked(null)} />
         ) : asking ? (
@@ -272,21 +275,24 @@ function HalfWay({ answer, children }: HalfWayProps) {
   const choice = (counts: boolean, words: string, hotkey: string) => (
     <button
       type="button"
-      className="flex min-h-24 cursor-pointer items-center justify-center gap-3 rounded-md border-4 border-ink bg-board text-xl font-bold"
+      className="flex min-h-24 cursor-pointer items-center justify-center gap-3 rounded-md border-4 border-ink bg-board px-2 text-center text-xl font-bold"
       onClick={(event) => {
         answer(counts, 'touch', event.timeStamp);
       }}
     >
-      {words} <Key>{hotkey}</Key>
+      {words}
+      <span className="max-sm:hidden">
+        <Key>{hotkey}</Key>
+      </span>
     </button>
   );
   return (
     <div
       role="group"
       aria-label="At the tone"
-      className="grid grid-cols-2 gap-3 lg:grid-cols-[1.7fr_1.3fr_0.9fr_1.15fr_0.9fr] lg:gap-4"
+      className="grid grid-cols-2 gap-3 lg:grid-cols-[1.7fr_1.3fr_0.9fr_1.15fr_0.9fr] lg:gap-4 low:grid-cols-4 low:gap-x-3 low:gap-y-1"
     >
-      <p className="self-center text-xl font-bold max-lg:col-span-2">
+      <p className="self-center text-xl font-bold max-lg:col-span-2 low:col-span-4 low:text-base">
         At the tone: more than half-way up in a stand not yet counted?
       </p>
       {choice(true, 'Yes, one more', 'Y')}
@@ -298,17 +304,24 @@ function HalfWay({ answer, children }: HalfWayProps) {
 
 function StopReasons({ stop, back }: { stop: (reason: StopReason, by: EventBy) => void; back: () => void }) {
   return (
-    <div role="group" aria-label="Why is it stopped?" className="grid grid-cols-2 gap-3 sm:grid-cols-4 lg:grid-cols-7">
+    <div
+      role="group"
+      aria-label="Why is it stopped?"
+      className="grid grid-cols-2 gap-3 sm:grid-cols-4 lg:grid-cols-7 low:grid-cols-7 low:gap-1.5"
+    >
       {stopReasons.map((reason, i) => (
         <button
           key={reason}
           type="button"
-          className="flex min-h-24 cursor-pointer flex-col items-center justify-center gap-1 rounded-md border-2 border-ink bg-board text-lg font-bold"
+          className="flex min-h-24 cursor-pointer flex-col items-center justify-center gap-1 rounded-md border-2 border-ink bg-board text-center text-lg font-bold low:text-sm"
           onClick={() => {
             stop(reason, 'touch');
           }}
         >
-          {stopReasonWords[reason]} <Key>{i + 1}</Key>
+          {stopReasonWords[reason]}
+          <span className="max-sm:hidden">
+            <Key>{i + 1}</Key>
+          </span>
         </button>
       ))}
       <button

@@ -136,7 +136,7 @@ describe('an attempt on its way to the server', () => {
     const errors = [{ path: '/side', message: 'is needed: L or R' }];
     server({ status: 422, body: { detail: 'One field needs another look.', errors } });
     await sendAttempt(attempt());
-    expect((await waitingToSend())[0]?.refused).toBe('One field needs another look. /side is needed: L or R');
+    expect((await waitingToSend())[0]?.refused).toBe('side: is needed: L or R.');
   });
   test('an event that came while the answer was on its way is not forgotten with the rest', async () => {
     server(taken(), () => keepEvent('attempt-1', rep(3), true));
@@ -219,6 +219,14 @@ describe('what this browser keeps', () => {
     expect(await beat('attempt-1', 'page-1', 10, true)).toBe(true);
     expect(await beat('attempt-1', 'page-2', 20, false)).toBe(false);
     expect((await keptAttempts())[0]).toMatchObject({ page: 'page-1', beatWallMs: 10 });
+  });
+  test('a store that was closed under our hands is opened anew by the next deed', async () => {
+    await new Promise<void>((closed) => {
+      const asked = indexedDB.deleteDatabase('ready-stool');
+      asked.onsuccess = () => closed();
+    });
+    await keepAttempt(attempt({ clientKey: 'attempt-9' }));
+    expect((await keptAttempts()).map((a) => a.clientKey)).toEqual(['attempt-9']);
   });
   test('one whose heart beat since it was looked at is not claimed', async () => {
     await beat('attempt-1', 'p', 99, false);

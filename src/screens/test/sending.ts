@@ -63,13 +63,13 @@ async function put(
 
 /** What was refused, field by field, so that somebody can do something about it. */
 function withFields(words: string, errors: unknown): string {
-  if (!Array.isArray(errors)) return words;
-  const told = (errors as readonly { path?: unknown; message?: unknown }[])
+  const told = (Array.isArray(errors) ? (errors as readonly { path?: unknown; message?: unknown }[]) : [])
     .slice(0, 3)
-    .flatMap(({ path, message }) =>
-      typeof message === 'string' ? [`${typeof path === 'string' ? path : ''} ${message}`] : [],
-    );
-  return told.length === 0 ? words : `${words} ${told.join('; ')}`;
+    .flatMap(({ path, message }) => {
+      const field = typeof path === 'string' ? path.split('/').at(-1) : '';
+      return typeof message === 'string' ? [field ? `${field}: ${message}` : message] : [];
+    });
+  return told.length === 0 ? words : `${told.join('; ')}.`;
 }
 
 /** Nothing more will be marked: it was closed here, or its own events say so. */
