@@ -389,10 +389,13 @@ test('two tablets on one intake: what only one changed is kept from both, what b
     await p.click(field, { count: 3 });
     await p.keyboard.type(value);
   };
+  // A page behind another one draws nothing and cannot be clicked.
+  await other.bringToFront();
   await change(other, '#massKg', '70');
   await change(other, '#medicines', 'Quillipril');
   await press(other, 'Save the intake');
   await other.waitForFunction((path) => location.pathname === path, {}, `/people/${id}`);
+  await page.bringToFront();
   await change(page, '#massKg', '72');
   await change(page, '#heightCm', '166');
   await press(page, 'Save the intake');
@@ -419,8 +422,8 @@ test('left open overnight, the station asks for the check of the new day', async
   // Yesterday's page is woken by nothing: the start itself finds the new day.
   await page.keyboard.press('Space');
   await page.waitForSelector('[data-testid=day-check]');
-  await page.evaluate(() => window.dispatchEvent(new Event('focus')));
-  await page.waitForFunction(() => performance.getEntriesByType('navigation').length === 1);
+  // Looked at again it comes anew, with the people of the new day.
+  await Promise.all([page.waitForNavigation(), page.evaluate(() => window.dispatchEvent(new Event('focus')))]);
   await page.waitForSelector('[data-testid=day-check]');
   expect(stored(id)).toEqual([]);
   expect(faults).toEqual([]);
