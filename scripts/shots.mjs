@@ -23,7 +23,7 @@ const aside = new Set([
   'outcome',
   'stopped',
   'waiting',
-  'emergency-number',
+  'clashes',
   'set-up',
   'note',
   'tests',
@@ -40,6 +40,7 @@ mkdirSync(target, { recursive: true });
 
 await withDemo(async ({ browser, url, idOf }) => {
   let page;
+  let context;
   // A step takes no key in its first moment.
   const settle = () => new Promise((later) => setTimeout(later, 900));
   const visit = async (path) => page.goto(url + path, { waitUntil: 'networkidle0' });
@@ -182,7 +183,25 @@ await withDemo(async ({ browser, url, idOf }) => {
       await visit('/waiting');
       await page.waitForSelector('[data-testid=waiting-item]');
     },
-    'emergency-number': () => visit('/test'),
+    clashes: async () => {
+      await visit(`/people/${odile}/intake`);
+      const mine = page;
+      page = await context.newPage();
+      await page.setViewport({ width: 1280, height: 800 });
+      await visit(`/people/${odile}/intake`);
+      const save = async (mass) => {
+        await page.click('#massKg', { count: 3 });
+        await page.keyboard.type(mass);
+        await page.evaluate(() => document.querySelector('form').requestSubmit());
+      };
+      await save('66');
+      await page.waitForFunction(() => !location.pathname.endsWith('/intake'));
+      await page.close();
+      page = mine;
+      await page.bringToFront();
+      await save('63');
+      await page.waitForSelector('[data-testid=clashes]');
+    },
     outcome: async () => {
       await shots['half-way']();
       await page.keyboard.press('y');
@@ -211,7 +230,7 @@ await withDemo(async ({ browser, url, idOf }) => {
   for (const [name, go] of Object.entries(shots)) {
     if (only.length > 0 ? !only.includes(name) : aside.has(name)) continue;
     // A browser of its own each: a test left running in one picture would be taken up again in the next.
-    const context = await browser.createBrowserContext();
+    context = await browser.createBrowserContext();
     page = await context.newPage();
     await page.setViewport({ width: 1280, height: 800 });
     await go();
