@@ -122,9 +122,7 @@ test('what is typed into the incident sheet is typed: no key reaches the page be
   await page.waitForSelector('[role=dialog] textarea');
   await page.focus('[role=dialog] textarea');
   await page.keyboard.type('new walk, wants n and w ');
-  expect(await page.$eval('[role=dialog] textarea', (t) => (t as HTMLTextAreaElement).value)).toBe(
-    'new walk, wants n and w ',
-  );
+  expect(await page.$eval('[role=dialog] textarea', (t) => t.value)).toBe('new walk, wants n and w ');
   await page.focus('[role=dialog] button');
   await page.keyboard.press('w');
   await page.keyboard.press('n');
@@ -229,11 +227,13 @@ describe('a running test', () => {
     await page.evaluateOnNewDocument(() => {
       const onDisk: number[] = [];
       Object.assign(window, { onDisk });
-      const { transaction } = IDBDatabase.prototype;
-      IDBDatabase.prototype.transaction = function (names, mode, how) {
-        if (how?.durability === 'strict' && names === 'attempts') onDisk.push(performance.now());
-        return transaction.call(this, names, mode, how);
-      };
+      IDBDatabase.prototype.transaction = new Proxy(IDBDatabase.prototype.transaction, {
+        apply(own, db: IDBDatabase, asked: Parameters<IDBDatabase['transaction']>) {
+          const [names, , how] = asked;
+          if (how?.durability === 'strict' && names === 'attempts') onDisk.push(performance.now());
+          return Reflect.apply(own, db, asked);
+        },
+      });
     });
     await inTheLane(page, id, 1);
     const placeOfUndo = () =>
