@@ -6,6 +6,7 @@ import {
   hallFor,
   laneAt,
   says,
+  send,
   settled,
   startServer,
   textOf,
@@ -19,17 +20,9 @@ import {
 const today = '2026-03-02';
 const hall = hallFor(today);
 
-async function send(method: string, path: string, body?: object) {
-  const answer = await fetch(`${hall.server.url}${path}`, {
-    method,
-    ...(body ? { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) } : {}),
-  });
-  return { status: answer.status, body: (await answer.json()) as Record<string, unknown> };
-}
-
 /** Somebody ready to be tested. */
 async function addReady(name: string): Promise<string> {
-  const { body } = await send('POST', '/api/v1/people', {
+  const { body } = await send(hall, 'POST', '/api/v1/people', {
     ...{ name, birthDate: '1950-05-06', normTable: 'female', heightCm: 165, massKg: 64, toComplete: [], evenSo: true },
   });
   const id = String(body['id']);
@@ -38,7 +31,7 @@ async function addReady(name: string): Promise<string> {
   return id;
 }
 const note = (personId: string, content: object) =>
-  send('PUT', `/api/v1/entries/${crypto.randomUUID()}`, { personId, on: today, content });
+  send(hall, 'PUT', `/api/v1/entries/${crypto.randomUUID()}`, { personId, on: today, content });
 
 function stored(personId: string): { state: string; counted: number; reason: string | null }[] {
   const db = new SQLite(hall.file, { readonly: true });
@@ -82,7 +75,7 @@ test('five bounces of Enter on the name end at the check of the day; nobody is s
   for (const key of ['Enter', 'Space'] as const) await page.keyboard.press(key);
   await settled(page);
   expect(await page.$('[data-testid=day-check]')).not.toBeNull();
-  expect((await send('GET', `/api/v1/people/${id}`)).body).toMatchObject({ readiness: { outcome: 'ready' } });
+  expect((await send(hall, 'GET', `/api/v1/people/${id}`)).body).toMatchObject({ readiness: { outcome: 'ready' } });
   const db = new SQLite(hall.file, { readonly: true });
   expect(db.prepare("select count(*) as n from entry where kind = 'day-check' and person_id = ?").get(id)).toEqual({
     n: 0,
@@ -153,7 +146,7 @@ test('two browsers on one person: what each noted is there once, and the confirm
   const contexts = await Promise.all([hall.browser, await hall.browser.createBrowserContext()].map((b) => b.newPage()));
   const events = [{ seq: 0, atMs: 0, wallMs: 1, by: 'hand', kind: 'entered', value: 12, handsUsed: false }];
   const body = { personId: id, test: 'chair-stand-30s', protocolVersion: 1, sittingDate: today, side: null };
-  await send('PUT', '/api/v1/attempts/twice-0001', { ...body, conditions: { seatHeightCm: 43 }, events });
+  await send(hall, 'PUT', '/api/v1/attempts/twice-0001', { ...body, conditions: { seatHeightCm: 43 }, events });
   await Promise.all(contexts.map((page) => open(page, `/people/${id}/levels`)));
   const [first, second] = contexts as [Page, Page];
   await first.keyboard.press('c');
@@ -339,7 +332,7 @@ describe('somebody else at the address', () => {
     await page.keyboard.type('Hanna');
     await press(page, 'Hanna Nameless');
     await page.waitForSelector('[data-testid=nothing-waits]');
-    const { body } = await send('GET', `/api/v1/people/${id}`);
+    const { body } = await send(hall, 'GET', `/api/v1/people/${id}`);
     expect(body).toMatchObject({ readiness: { outcome: 'not-today' } });
     await page.close();
   });
@@ -355,7 +348,7 @@ test('put aside while the server is dead: it says so, and nothing was changed', 
   hall.server = await startServer({ file: hall.file, today, port: hall.port });
   await press(page, 'Put aside');
   await page.waitForFunction(() => location.pathname === '/people');
-  expect((await send('GET', '/api/v1/people?search=Anni&filter=archived')).body).toMatchObject({ total: 1 });
+  expect((await send(hall, 'GET', '/api/v1/people?search=Anni&filter=archived')).body).toMatchObject({ total: 1 });
   await page.close();
 });
 
@@ -374,7 +367,7 @@ test('two tablets hold for one fall: both sheets are kept, and it is one fall', 
   const kept = db.prepare("select count(*) as n from entry where kind = 'incident' and person_id = ?").get(id);
   db.close();
   expect(kept).toEqual({ n: 2 });
-  const { body } = await send('GET', `/api/v1/people/${id}`);
+  const { body } = await send(hall, 'GET', `/api/v1/people/${id}`);
   expect(body).toMatchObject({ readiness: { outcome: 'not-today' }, falls12m: [{ fellOn: today }] });
   await Promise.all(pages.map((page) => page.close()));
 });
@@ -403,7 +396,7 @@ test('two tablets on one intake: what only one changed is kept from both, what b
   await press(page, 'there: 70');
   await press(page, 'Save the intake');
   await page.waitForFunction((path) => location.pathname === path, {}, `/people/${id}`);
-  const { body } = await send('GET', `/api/v1/people/${id}`);
+  const { body } = await send(hall, 'GET', `/api/v1/people/${id}`);
   expect(body).toMatchObject({ intake: { massKg: 70, heightCm: 166, medicines: 'Quillipril' } });
   expect(faults).toEqual([]);
   await page.close();

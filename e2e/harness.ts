@@ -133,6 +133,15 @@ export function hallFor(today: string): Hall {
   return hall as Hall;
 }
 
+/** Asks the open interface of a hall something. */
+export async function send(hall: Hall, method: string, path: string, body?: unknown) {
+  const answer = await fetch(hall.server.url + path, {
+    method,
+    ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+  });
+  return { status: answer.status, body: (await answer.json()) as Record<string, unknown> };
+}
+
 export interface Watched {
   readonly page: Page;
   /** Requests to another origin, refusals of the security policy, errors of the page; must stay empty. */

@@ -7,6 +7,7 @@ import {
   hallFor,
   laneAt,
   says,
+  send,
   settled,
   startServer,
   textOf,
@@ -34,17 +35,9 @@ async function typeInto(page: Page, label: string, text: string): Promise<void> 
   await page.keyboard.type(text);
 }
 
-async function send(method: string, path: string, body?: unknown) {
-  const answer = await fetch(hall.server.url + path, {
-    method,
-    ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
-  });
-  return { status: answer.status, body: (await answer.json()) as Record<string, unknown> };
-}
-
 /** Somebody new through the open interface, with the questions answered. */
 async function addPerson(name: string, yes: readonly string[] = ['active']): Promise<string> {
-  const added = await send('POST', '/api/v1/people', {
+  const added = await send(hall, 'POST', '/api/v1/people', {
     name,
     birthDate: '1950-05-06',
     normTable: 'female',
@@ -56,12 +49,12 @@ async function addPerson(name: string, yes: readonly string[] = ['active']): Pro
   const questions = ['active', 'disease', 'symptoms', 'uncontrolled', 'operation', 'changed', 'wasting'];
   const answers = Object.fromEntries(questions.map((q) => [q, yes.includes(q)]));
   const entry = { personId: id, on: today, content: { kind: 'screening', answers } };
-  expect((await send('PUT', `/api/v1/entries/screening-${id}`, entry)).status).toBe(201);
+  expect((await send(hall, 'PUT', `/api/v1/entries/screening-${id}`, entry)).status).toBe(201);
   return id;
 }
 
 const outcomeOf = async (id: string) =>
-  ((await send('GET', `/api/v1/people/${id}`)).body['readiness'] as { outcome: string }).outcome;
+  ((await send(hall, 'GET', `/api/v1/people/${id}`)).body['readiness'] as { outcome: string }).outcome;
 
 test('a roster by keyboard: dropped, looked at, taken at once, chosen into the sitting of the day, undone', async () => {
   const { page, faults } = await watchedPage(hall.browser, hall.server.url);
@@ -76,7 +69,7 @@ test('a roster by keyboard: dropped, looked at, taken at once, chosen into the s
   await input.uploadFile(roster);
   await says(page, '[data-testid=import-count]', '3 to take, 1 left out');
   expect(await textOf(page, 'main')).toContain('“31.02.1949”: Write the birth date with the year in full');
-  expect((await send('GET', '/api/v1/people')).body['total']).toBe(0);
+  expect((await send(hall, 'GET', '/api/v1/people')).body['total']).toBe(0);
   await press(page, 'Take 3 people');
   await says(page, '[data-testid=import-said]', '3 people are in the register, 1 rows were left out.');
 
@@ -106,13 +99,13 @@ test('a file that is no roster is refused with its reason, and nothing is taken'
   const { page, faults } = await watchedPage(hall.browser, hall.server.url);
   const broken = join(hall.folder, 'letter.csv');
   writeFileSync(broken, 'Dear all,\nplease find the list below.\n');
-  const before = (await send('GET', '/api/v1/people')).body['total'];
+  const before = (await send(hall, 'GET', '/api/v1/people')).body['total'];
   await page.goto(`${hall.server.url}/people/import`, { waitUntil: 'networkidle0' });
   const input = (await page.$('input[type=file]')) as ElementHandle<HTMLInputElement>;
   await input.uploadFile(broken);
   await says(page, 'main', 'No column for the name was found');
   expect(await page.$eval('main', (m) => m.querySelector('button[disabled]')?.textContent)).toContain('Take');
-  expect((await send('GET', '/api/v1/people')).body['total']).toBe(before);
+  expect((await send(hall, 'GET', '/api/v1/people')).body['total']).toBe(before);
   expect(faults).toEqual([]);
   await page.close();
 });
@@ -141,7 +134,7 @@ test('a walk-in by keyboard is in the line with six answers; the rest waits and 
   await press(page, 'Save and set up the test');
   await wellToday(page);
   expect(await textOf(page, 'main')).toContain('Petra Latecomer');
-  const [person] = (await send('GET', '/api/v1/people?search=Latecomer')).body['people'] as { id: string }[];
+  const [person] = (await send(hall, 'GET', '/api/v1/people?search=Latecomer')).body['people'] as { id: string }[];
   await page.goto(`${hall.server.url}/people/${person?.id ?? ''}/tests`, { waitUntil: 'networkidle0' });
   expect(await textOf(page, 'main')).toContain('not asked yet');
   await page.goto(`${hall.server.url}/people/${person?.id ?? ''}`, { waitUntil: 'networkidle0' });
@@ -242,7 +235,7 @@ describe('hold', () => {
     });
     await page.goto(`${hall.server.url}/test?person=${id}`, { waitUntil: 'networkidle0' });
     await says(page, 'main', 'Not today: an incident today');
-    const { body } = await send('GET', `/api/v1/people/${id}`);
+    const { body } = await send(hall, 'GET', `/api/v1/people/${id}`);
     expect([body['falls12m'], (body['results'] as unknown[]).length]).toMatchObject([[{ fellOn: today }], 0]);
     expect(faults).toEqual([]);
     await page.close();
@@ -278,7 +271,7 @@ test('erased by keyboard: no trace in the register file, its -wal or its -shm', 
     return bytes.includes('Quarrington') || bytes.includes(id);
   });
   expect(traces).toEqual([]);
-  expect((await send('GET', `/api/v1/people/${id}`)).status).toBe(404);
+  expect((await send(hall, 'GET', `/api/v1/people/${id}`)).status).toBe(404);
   expect(faults).toEqual([]);
   await page.close();
 });
@@ -286,19 +279,19 @@ test('erased by keyboard: no trace in the register file, its -wal or its -shm', 
 describe('GET and POST /api/v1/people', () => {
   test('a person is added once, found with a slip of the finger, paged; a double is told, bad fields are named', async () => {
     const body = { name: 'Rosalind Ferreby', birthDate: '1947-01-09' };
-    const first = await send('POST', '/api/v1/people', body);
+    const first = await send(hall, 'POST', '/api/v1/people', body);
     expect(first.status).toBe(201);
-    const again = await send('POST', '/api/v1/people', body);
+    const again = await send(hall, 'POST', '/api/v1/people', body);
     expect([again.status, again.body['status']]).toEqual([409, 409]);
-    const found = await send('GET', '/api/v1/people?search=roslaind&limit=1');
+    const found = await send(hall, 'GET', '/api/v1/people?search=roslaind&limit=1');
     expect(found.body).toMatchObject({ people: [{ name: 'Rosalind Ferreby', ageYears: 79 }] });
-    const bad = await send('POST', '/api/v1/people', { name: '', birthDate: '2030-01-01', shoeSize: 41 });
+    const bad = await send(hall, 'POST', '/api/v1/people', { name: '', birthDate: '2030-01-01', shoeSize: 41 });
     expect(bad.status).toBe(422);
     expect((bad.body['errors'] as { path: string }[]).map((e) => e.path).sort()).toEqual([
       '/birthDate',
       '/name',
       '/shoeSize',
     ]);
-    expect((await send('GET', '/api/v1/people?limit=1000')).status).toBe(422);
+    expect((await send(hall, 'GET', '/api/v1/people?limit=1000')).status).toBe(422);
   });
 });

@@ -161,17 +161,18 @@ export async function listAttempts(db: Register, personIds?: readonly PersonId[]
 export async function listMovedAway(
   db: Register,
   personIds: readonly PersonId[],
-): Promise<{ readonly from: PersonId; readonly attempt: AttemptView }[]> {
+): Promise<{ readonly from: PersonId; readonly attempt: AttemptView; readonly toName: string }[]> {
   const rows = await db
     .selectFrom('attempt_trace')
     .innerJoin('attempt', 'attempt.client_key', 'attempt_trace.client_key')
+    .innerJoin('person', 'person.id', 'attempt.person_id')
     .selectAll('attempt')
-    .select('attempt_trace.person_id as from')
+    .select(['attempt_trace.person_id as from', 'person.name as toName'])
     .whereRef('attempt.person_id', '<>', 'attempt_trace.person_id')
     .where('attempt_trace.person_id', 'in', [...personIds])
     .orderBy('attempt.sitting_date', 'desc')
     .execute();
-  return rows.map(({ from, ...row }) => ({ from, attempt: toAttempt(row) }));
+  return rows.map(({ from, toName, ...row }) => ({ from, toName, attempt: toAttempt(row) }));
 }
 
 /** The first day somebody was tested on. */

@@ -108,7 +108,7 @@ async function describeAll<V>(
   const book = bookIn(units ?? place.units, await readBook(db));
   const records = await recordsOf(db, ids);
   const attempts = groupBy(await listAttempts(db, ids), (a) => a.personId);
-  const movedAway = groupBy(await readMovedAway(db, ids), (m) => m.from);
+  const movedAway = groupBy(await listMovedAway(db, ids), (m) => m.from);
   const levels = groupBy(await listConfirmedLevels(db, ids), (l) => l.personId);
   return people.flatMap((person): ReadOne<V>[] => {
     // A bulkhead: whatever is wrong with one record, the others are read.
@@ -123,16 +123,6 @@ async function describeAll<V>(
       return [{ kind: 'unreadable', person, fault }];
     }
   });
-}
-
-async function readMovedAway(
-  db: Register,
-  ids: readonly PersonId[],
-): Promise<(MovedAway & { readonly from: PersonId })[]> {
-  const moved = await listMovedAway(db, ids);
-  if (moved.length === 0) return [];
-  const names = new Map((await listPeople(db)).map((p) => [p.id, p.name]));
-  return moved.map(({ from, attempt }) => ({ from, attempt, toName: names.get(attempt.personId) ?? '' }));
 }
 
 const nothingNoted: PersonRecord = { intakes: [], entries: [] };

@@ -245,7 +245,7 @@ function Others({ attempts, movedAway }: { attempts: readonly AttemptView[]; mov
       ))}
       {movedAway.map(({ attempt, toName }) => (
         <li key={attempt.clientKey}>
-          {dayWords(attempt.sittingDate)}: a try taken down here was moved to the file of {toName || 'somebody else'}
+          {dayWords(attempt.sittingDate)}: a try taken down here was moved to the file of {toName}
         </li>
       ))}
     </ul>

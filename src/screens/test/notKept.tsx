@@ -6,7 +6,7 @@ export function NotKept({ keeping }: { keeping: Keeping }) {
   return (
     <p
       role="alert"
-      className="relative z-20 border-b-4 border-stop bg-stop px-7 py-2 text-lg font-bold text-board"
+      className="relative z-20 border-y-[10px] border-stop bg-board px-7 py-2 text-lg font-bold text-ink max-md:px-4"
       data-testid="not-kept"
     >
       {keeping === 'sent'

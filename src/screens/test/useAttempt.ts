@@ -79,23 +79,23 @@ export function useAttempt(rule: CountRule, kept: KeptAttempt, earlier: readonly
 
   useEffect(() => runHere(key), [key]);
 
+  const hold = useCallback((error: unknown) => {
+    console.error('This browser can keep nothing more; the page holds the events itself:', error);
+    holding.current = true;
+    setKeeping('held');
+  }, []);
+
   const send = useCallback(async () => {
     const closed = isOver(readCountTrial(rule, events.current).state);
     if (!holding.current) {
-      await sendAttempt({ ...kept, closed });
+      await sendAttempt({ ...kept, closed }).catch(hold);
       return;
     }
     // What was kept before the browser gave up is a part of it; the page has all of it.
     const all = [...events.current];
     const sent = await sendAttempt({ ...kept, closed }, { events: all }).catch(() => 'later' as const);
     setKeeping(sent === 'sent' && all.length === events.current.length ? 'sent' : 'held');
-  }, [kept, rule]);
-
-  const hold = useCallback((error: unknown) => {
-    console.error('This browser can keep nothing more; the page holds the events itself:', error);
-    holding.current = true;
-    setKeeping('held');
-  }, []);
+  }, [hold, kept, rule]);
 
   const take = useCallback(
     async (event: AttemptEvent) => {

@@ -6,7 +6,6 @@ import { RetestWeeks } from '../retest/weeks';
 import type { RegisterLine } from '../../core/registerLine';
 import { ButtonLink } from '../touch/button';
 import { dayWords, longDay, standsWords, stateWords } from '../words';
-import { OpenTests } from './openTests';
 import { SeatGroup } from './seatGroup';
 
 interface Props {
@@ -138,7 +137,6 @@ export function TodayScreen({ today, place, lines, sitting, groups, seat }: Prop
             </ul>
             <div className="mt-6">
               <Heading id="open">Left open</Heading>
-              <OpenTests />
               <ul>
                 {broken.slice(0, 3).map((p) => (
                   <Open key={p.id} name={p.name} words="a test to be repeated" href={`/people/${p.id}`} />
