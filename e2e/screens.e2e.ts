@@ -128,10 +128,12 @@ const screens: [string, () => string][] = [
 /** Another size of the same page, drawn anew. */
 async function resize(page: Page, width: number): Promise<void> {
   await page.setViewport({ width, height: width === 820 ? 1180 : 800 });
-  await page.evaluate(
-    () => new Promise<void>((drawn) => requestAnimationFrame(() => requestAnimationFrame(() => drawn()))),
-  );
+  await resized(page);
 }
+
+/** Two frames on, the page is drawn for its new size. */
+const resized = (page: Page): Promise<void> =>
+  page.evaluate(() => new Promise<void>((drawn) => requestAnimationFrame(() => requestAnimationFrame(() => drawn()))));
 
 /** Targets outside running words that are under 44 px. */
 const smallTargets = (page: Page): Promise<string[]> =>
@@ -197,6 +199,63 @@ test('the lane: axe finds nothing, targets are 96 px and up, and the strip is al
   await page.waitForSelector('[data-testid=outcome]');
   expect((await findings(page)).violations).toEqual([]);
   expect(watched.faults.filter((f) => !f.includes('404'))).toEqual([]);
+});
+
+test('at 200 % and on a phone held sideways Start, the count and the answers are on the screen', async () => {
+  const { page } = watched;
+  /** Those of these that do not lie whole within the screen. */
+  const outside = (...selectors: string[]) =>
+    page.evaluate((all) => {
+      const screen = { width: document.documentElement.clientWidth, height: window.innerHeight };
+      return all.filter((selector) =>
+        [...document.querySelectorAll(selector)].every((e) => {
+          const { left, top, right, bottom } = e.getBoundingClientRect();
+          return left < 0 || top < 0 || right > screen.width + 1 || bottom > screen.height + 1;
+        }),
+      );
+    }, selectors);
+  const sizes = [
+    [640, 400],
+    [844, 390],
+  ] as const;
+  const everywhere = async (...selectors: string[]) => {
+    for (const [width, height] of sizes) {
+      await page.setViewport({ width, height });
+      await resized(page);
+      expect(await outside(...selectors)).toEqual([]);
+    }
+  };
+  await page.setViewport({ width: 640, height: 400 });
+  await page.goto(`${server.url}/test?person=${ids['Tomasz Rekkedal'] ?? ''}`, { waitUntil: 'networkidle0' });
+  await wellToday(page);
+  await page.keyboard.press('Space');
+  await page.waitForSelector('[data-testid=practice]');
+  await everywhere('[data-hotkey=Enter]', '[data-testid=practice] .num');
+  await settled(page);
+  await page.keyboard.press('Enter');
+  await page.waitForSelector('[data-testid=lane]');
+  await everywhere(
+    '[data-testid=count]',
+    '[data-testid=time-left]',
+    'footer button:first-of-type',
+    'footer button:last-of-type',
+  );
+  await page.waitForSelector('[aria-label="At the tone"]', { timeout: 60_000 });
+  await everywhere(
+    '[data-testid=count]',
+    '[aria-label="At the tone"] button:first-of-type',
+    '[aria-label="At the tone"] button:last-of-type',
+  );
+  await page.keyboard.press('Escape');
+  await page.waitForSelector('[aria-label="Why is it stopped?"]');
+  await everywhere(
+    '[data-testid=count]',
+    '[aria-label="Why is it stopped?"] button:first-of-type',
+    '[aria-label="Why is it stopped?"] button:last-of-type',
+  );
+  await page.keyboard.press('1');
+  await page.waitForSelector('[data-testid=outcome]');
+  await page.setViewport({ width: 1280, height: 800 });
 });
 
 test('? shows the keys; single letters can be switched off', async () => {

@@ -3,6 +3,7 @@ import { usePathname } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import { closeAbandoned } from '../test/abandoned';
 import { keptEntries, type KeptAttempt } from '../test/attemptStore';
+import { forever } from '../test/forever';
 import { Pauses } from '../test/pauses';
 import { entriesToSend, sendAttempt, sendEntry, waitingToSend, type Sent } from '../test/sending';
 import { thisRegister } from './thisRegister';
@@ -34,7 +35,6 @@ export function Outbox() {
   const atStation = path === '/test';
   useEffect(() => {
     let live = true;
-    let timer: ReturnType<typeof setTimeout> | undefined;
     const pauses = new Pauses();
     const send = async (key: string, deed: () => Promise<Sent>) => {
       if (!pauses.isDue(key, Date.now())) return;
@@ -54,23 +54,18 @@ export function Outbox() {
       if (live)
         setLeft({ waiting: [...(await waitingToSend()), ...(await entriesToSend())], nameless, unreadable: false });
     };
-    const go = async () => {
-      // Whatever goes wrong in one round, the next one comes.
-      await round().catch((error: unknown) => {
-        console.error('A round of sending broke off; the next one follows:', error);
-        if (live) setLeft((before) => ({ ...before, unreadable: true }));
-      });
-      if (live) timer = setTimeout(() => void go(), everyMs);
-    };
     const anew = () => {
       pauses.startAnew();
     };
     window.addEventListener('online', anew);
     window.addEventListener('focus', anew);
-    void go();
+    const end = forever(round, everyMs, (error) => {
+      console.error('A round of sending broke off; the next one follows:', error);
+      if (live) setLeft((before) => ({ ...before, unreadable: true }));
+    });
     return () => {
       live = false;
-      clearTimeout(timer);
+      end();
       window.removeEventListener('online', anew);
       window.removeEventListener('focus', anew);
     };

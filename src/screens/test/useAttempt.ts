@@ -137,9 +137,10 @@ export function useAttempt(rule: CountRule, kept: KeptAttempt, earlier: readonly
   );
 
   const countDown = useCallback(async () => {
-    const go = performance.now() + countdownMs;
+    // The sound card first: where it takes a moment to wake, the first of the three tones would already be late.
     tones.current ??= new Tones();
     tones.current.silence();
+    const go = performance.now() + countdownMs;
     tones.current.planTest(go, rule.durationS);
     beatRef.current = wallNow();
     goRef.current = go;
