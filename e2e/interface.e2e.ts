@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { request as httpRequest } from 'node:http';
 import { join } from 'node:path';
 import SQLite from 'better-sqlite3';
@@ -273,6 +274,45 @@ describe('what is wrong is said by name and place', () => {
     expect((await send('POST', '/api/v1/score', 'a', { 'content-type': 'text/plain' })).status).toBe(415);
     expect((await send('POST', '/api/v1/score', `"${'x'.repeat(5_000_001)}"`)).status).toBe(413);
     expect((await send('POST', '/api/v1/score', [])).status).toBe(422);
+  });
+  test('no action of a screen answers a foreign host, a foreign page or other arguments than ours, by any path', async () => {
+    const { node } = JSON.parse(readFileSync('.next/server/server-reference-manifest.json', 'utf8')) as {
+      node: Record<string, { exportedName: string }>;
+    };
+    const before = await send('GET', '/api/v1/people?limit=200');
+    /** True where nothing was done: refused on the way in, or by the action itself, which then finds nothing here. */
+    const refused = (path: string, id: string, body: string, more: Record<string, string>) =>
+      new Promise<boolean>((answered, failed) => {
+        const { port } = new URL(server.url);
+        const headers = { 'next-action': id, 'content-type': 'text/plain;charset=UTF-8', ...more };
+        const asked = httpRequest({ host: '127.0.0.1', port, path, method: 'POST', headers }, (answer) => {
+          let text = '';
+          answer.on('data', (part: Buffer) => (text += part.toString()));
+          answer.on('end', () =>
+            answered([403, 404, 405].includes(answer.statusCode ?? 0) || text.includes('NEXT_HTTP_ERROR_FALLBACK;404')),
+          );
+        });
+        asked.on('error', failed);
+        asked.end(body);
+      });
+    const own = { host: new URL(server.url).host };
+    const foreign = { host: 'evil.test', origin: 'http://evil.test' };
+    const ours = '["someone","someone","key-12345",null]';
+    const garbage = ['[]', '[null,null,null,null]', '[{"a":1},7,[[]],{"evenSo":"yes"}]', '["x","x","x","x","x","x"]'];
+    const paths = ['/iconx', '/api/x', '/people', '/'];
+    expect(Object.keys(node).length).toBeGreaterThan(10);
+    for (const [id, { exportedName }] of Object.entries(node))
+      for (const path of paths) {
+        expect([exportedName, path, await refused(path, id, ours, foreign)]).toEqual([exportedName, path, true]);
+        for (const body of garbage)
+          expect([exportedName, path, body, await refused(path, id, body, own)]).toEqual([
+            exportedName,
+            path,
+            body,
+            true,
+          ]);
+      }
+    expect((await send('GET', '/api/v1/people?limit=200')).body).toEqual(before.body);
   });
   test('a foreign host or origin is refused', async () => {
     expect(

@@ -1,4 +1,4 @@
-import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { cruise, type ICruiseResult, type IForbiddenRuleType } from 'dependency-cruiser';
@@ -97,7 +97,32 @@ async function faults(baseDir: string, root: string): Promise<string[]> {
   return (output as ICruiseResult).summary.violations.map((v) => `${v.rule.name}: ${v.from} -> ${v.to}`);
 }
 
+/** What an action file or a route exports that does not stand behind a door. */
+function undoored(file: string): string[] {
+  const text = readFileSync(file, 'utf8');
+  const routed = file.endsWith('/route.ts');
+  if (!routed && !text.includes("'use server'")) return [];
+  const inside = [...text.matchAll(/'use server'/g)].length - Number(text.startsWith("'use server'"));
+  const exported = [...text.matchAll(/^export (?:async )?(?:const|function) (\w+)( = (\w+)\()?/gm)].flatMap(
+    ([, name = '', , door]) => ((routed ? ['guarded', 'onlyAllows'] : ['action']).includes(door ?? '') ? [] : [name]),
+  );
+  return [...exported, ...(inside > 0 ? ['an action inside a page'] : [])].map((what) => `${file}: ${what}`);
+}
+
 describe('the house', () => {
+  test('every action and every route stands behind a door that looks at who asks', () => {
+    const files = readdirSync('src/app', { recursive: true, encoding: 'utf8' }).filter((f) => /\.tsx?$/.test(f));
+    expect(files.flatMap((f) => undoored(join('src/app', f)))).toEqual([]);
+    const dir = mkdtempSync(join(tmpdir(), 'doors-'));
+    const planted = join(dir, 'actions.ts');
+    writeFileSync(
+      planted,
+      "'use server';\nexport const good = action(args([]), deed);\nexport async function bad() {}\n",
+    );
+    expect(undoored(planted)).toEqual([`${planted}: bad`]);
+    rmSync(dir, { recursive: true });
+  });
+
   test('no import leaves its room, none leads in a circle', { timeout: 60_000 }, async () => {
     expect(await faults(process.cwd(), 'src/')).toEqual([]);
   });

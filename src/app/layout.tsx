@@ -2,9 +2,9 @@ import type { Metadata, Viewport } from 'next';
 import localFont from 'next/font/local';
 import { connection } from 'next/server';
 import type { ReactNode } from 'react';
-import { theRegister } from '../database/theRegister';
 import { readRegisterId } from '../use-cases/places';
 import './globals.css';
+import { theDesk } from '../use-cases/desk';
 
 const next = localFont({
   src: '../../node_modules/@fontsource-variable/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-wght-normal.woff2',
@@ -25,7 +25,7 @@ export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 export default async function RootLayout({ children }: { children: ReactNode }) {
   // Every page is made when it is asked for: a page made at build time would freeze the register and carry no nonce.
   await connection();
-  const registerId = await readRegisterId(await theRegister());
+  const registerId = await readRegisterId(await theDesk());
   return (
     <html lang="en" data-register={registerId} className={`${next.variable} ${mono.variable}`}>
       <body className="font-sans antialiased">{children}</body>

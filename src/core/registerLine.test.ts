@@ -1,13 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import {
-  compareLines,
-  passesFilter,
-  registerFilters,
-  registerSorts,
-  registerStates,
-  type RegisterLine,
-} from './registerLine';
+import { compareLines, passesFilter, registerStates, type RegisterLine } from './registerLine';
+import { registerFilters, registerSorts } from './shapes/register';
 
 const today = '2026-03-02';
 const line: RegisterLine = {

@@ -1,6 +1,7 @@
 import type { IsoDate } from './shapes/facts';
 import type { NormTable } from './shapes/norms';
 import type { PersonId } from './shapes/person';
+import type { RegisterFilter, RegisterSort } from './shapes/register';
 
 export const registerStates = [
   'unreadable',
@@ -46,12 +47,6 @@ export interface RegisterLine {
   readonly lapsesOn: IsoDate | null;
   readonly groupIds: readonly string[];
 }
-
-export const registerFilters = ['all', 'due', 'held', 'not-tested', 'to-complete', 'archived'] as const;
-export type RegisterFilter = (typeof registerFilters)[number];
-
-export const registerSorts = ['name', 'age', 'tested', 'due', 'level', 'state'] as const;
-export type RegisterSort = (typeof registerSorts)[number];
 
 export interface RegisterQuestion {
   readonly search: string;

@@ -13,6 +13,7 @@ import { today } from '../use-cases/today';
 import { seeded, trialEvents } from './events';
 import { asSheetLine, coreTests, furtherTests } from './others';
 import { groups, hall, people, type DemoPerson, type DemoSitting } from './hall';
+import { deskOf } from '../use-cases/desk';
 
 const dayMs = 86_400_000;
 const daysBefore = (day: string, days: number): string =>
@@ -20,8 +21,8 @@ const daysBefore = (day: string, days: number): string =>
 
 /** Puts the made-up hall into an empty register, through the same doors as real data. */
 export async function loadDemo(db: Register, today: string): Promise<void> {
-  await beDemo(db);
-  must(await changePlace(db, hall), 'the hall');
+  await beDemo(deskOf(db));
+  must(await changePlace(deskOf(db), hall), 'the hall');
   const chance = seeded(20_260_302);
   const keyOf = () => Array.from({ length: 16 }, () => Math.floor(chance() * 16).toString(16)).join('');
   const groupIds: string[] = [];
@@ -30,7 +31,7 @@ export async function loadDemo(db: Register, today: string): Promise<void> {
     const id = keyOf();
     const day = (weekday + daysOn) % 7;
     must(
-      await saveGroup(db, id, { name: `${weekdays[day] ?? ''} ${time}`, weekday: day || 7, time }),
+      await saveGroup(deskOf(db), id, { name: `${weekdays[day] ?? ''} ${time}`, weekday: day || 7, time }),
       `the group at ${time}`,
     );
     groupIds.push(id);
@@ -38,7 +39,7 @@ export async function loadDemo(db: Register, today: string): Promise<void> {
   for (const person of people) {
     const id = await loadPerson(db, person, today, chance, keyOf);
     const groupId = person.group === undefined ? undefined : groupIds[person.group];
-    if (groupId !== undefined) await withPeople(db, [id], { kind: 'join', groupId }, today);
+    if (groupId !== undefined) await withPeople(deskOf(db, today), [id], { kind: 'join', groupId });
   }
 }
 
@@ -60,11 +61,11 @@ async function loadPerson(
   const firstDay = daysBefore(today, 7 * (sittings[0]?.weeksAgo ?? 0));
   const who = { name, birthDate, normTable, heightCm, massKg };
   const atFirst = { ...emptyPersonForm, ...who, ...more, limiters: [], pains: painsOf(person), falls: [] };
-  const saved = await addPerson(db, atFirst, today, { notedOn: firstDay });
+  const saved = await addPerson(deskOf(db, today), atFirst, { notedOn: firstDay });
   if (saved.kind !== 'saved') throw new Error(`${name} was not taken: ${JSON.stringify(saved)}`);
   const { id } = saved;
   const note = async (content: object, day: string, what: string) => {
-    must(await noteToday(db, id, content, day, keyOf()), `${what} of ${name}`);
+    must(await noteToday(deskOf(db, day), id, content, keyOf()), `${what} of ${name}`);
   };
   const usual = (yes: readonly string[]) => ({
     kind: 'screening',
@@ -103,7 +104,7 @@ async function loadPerson(
   if (renewed && sittings.length > 0) {
     const asked = daysBefore(today, person.pains?.[0]?.[3] ?? 21);
     const form = { ...atFirst, limiters: limitersOf(more['limiters'], today) };
-    at(asked, async () => must(await changePerson(db, id, form, asked), `the intake of ${name}`));
+    at(asked, async () => must(await changePerson(deskOf(db, asked), id, form), `the intake of ${name}`));
     ask(daysBefore(today, 21), yes);
   }
   story.sort((a, b) => a.day.localeCompare(b.day));
@@ -119,19 +120,19 @@ async function loadPerson(
 
 async function loadWalkIn(db: Register, { name, age, normTable }: DemoPerson, today: string): Promise<string> {
   const six = { symptoms: false, disease: false, active: true, operation: false, falls: 'none', pains: [] };
-  const saved = await addWalkIn(db, { name, ageYears: age, normTable, ...six }, today);
+  const saved = await addWalkIn(deskOf(db, today), { name, ageYears: age, normTable, ...six });
   if (saved.kind !== 'saved') throw new Error(`${name} was not taken: ${JSON.stringify(saved)}`);
   return saved.id;
 }
 
 /** Both pages, as they were printed on the day. */
 async function handOut(db: Register, id: string, day: string): Promise<void> {
-  const view = await readPerson(db, id, day);
+  const view = await readPerson(deskOf(db, day), id);
   if (!view) throw new Error(`Nobody to hand a page to: ${id}`);
   for (const reader of ['person', 'clinician'] as const) {
-    const { fingerprint } = await readReport(db, view, { reader, percent: false }, day);
+    const { fingerprint } = await readReport(deskOf(db, day), view, { reader, percent: false });
     must(
-      await keepPrinted(db, id, { reader, percent: false, fingerprint }, day, new Date(`${day}T11:00:00Z`)),
+      await keepPrinted(deskOf(db, day, new Date(`${day}T11:00:00Z`)), id, { reader, percent: false, fingerprint }),
       'a page',
     );
   }
@@ -160,7 +161,7 @@ async function loadSitting(
   if (sitting.fromPaper) {
     const stands = { test: 'chair-stand-30s', tries: [sitting.stands] };
     must(
-      await enterSheet(db, sheet(day, seatHeightCm, [asSheetLine(stands, personId, key)]), today),
+      await enterSheet(deskOf(db, today), sheet(day, seatHeightCm, [asSheetLine(stands, personId, key)])),
       `paper of ${day}`,
     );
   } else {
@@ -174,7 +175,7 @@ async function loadSitting(
       conditions: { seatHeightCm, aid: 'none', shoes: 'flat' },
       events: trialEvents(sitting, startWallMs, chance),
     };
-    must(await saveAttempt(db, key, body, today), `a sitting of ${day}`);
+    must(await saveAttempt(deskOf(db, today), key, body), `a sitting of ${day}`);
   }
   if (sitting.ends === undefined) {
     const others = [
@@ -184,11 +185,11 @@ async function loadSitting(
         : []),
     ];
     const lines = others.map((line, i) => asSheetLine(line, personId, `${key}-${i}`));
-    must(await enterSheet(db, sheet(day, seatHeightCm, lines), today), `the other tests of ${day}`);
+    must(await enterSheet(deskOf(db, today), sheet(day, seatHeightCm, lines)), `the other tests of ${day}`);
   }
   if (!sitting.confirmed) return;
-  const seen = (await readPerson(db, personId, day))?.levelsWaiting.map((l) => l.code) ?? [];
-  if (seen.length > 0) must(await confirmLevels(db, personId, seen, day), `the levels of ${day}`);
+  const seen = (await readPerson(deskOf(db, day), personId))?.levelsWaiting.map((l) => l.code) ?? [];
+  if (seen.length > 0) must(await confirmLevels(deskOf(db, day), personId, seen), `the levels of ${day}`);
 }
 
 const sheet = (testedOn: string, seatHeightCm: number, lines: readonly object[]) => ({

@@ -20,6 +20,23 @@ export function parse<S extends Schema>(schema: S, input: unknown): Parsed<Infer
   }
 }
 
+/**
+ * What a form showed when it was opened, which need not be right: a hall without a number shows an empty one.
+ * @returns `undefined` where it was not said, or has not the members of such a form
+ */
+export function openedAs<T extends object>(form: T, opened: unknown): T | undefined {
+  return isLike(form, opened) ? (opened as T) : undefined;
+}
+
+function isLike(form: unknown, value: unknown): boolean {
+  const isObject = (v: unknown): v is object => typeof v === 'object' && v !== null;
+  if (Array.isArray(form)) return Array.isArray(value) && value.every((v) => v !== null);
+  if (!isObject(form)) return !isObject(value) && value !== undefined;
+  if (!isObject(value) || Array.isArray(value)) return false;
+  const members = value as Readonly<Record<string, unknown>>;
+  return Object.entries(form).every(([name, part]) => part === undefined || isLike(part, members[name]));
+}
+
 function toFieldError(error: ValidationError): FieldError {
   const pointer = error.params?.['pointer'];
   return { path: typeof pointer === 'string' ? pointer : toPointer(error.path ?? ''), message: error.message };

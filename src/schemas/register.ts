@@ -1,7 +1,7 @@
 import { string, type Schema } from 'yup';
 import { intakeSections } from '../core/shapes/intake';
 import { unitSystems } from '../core/shapes/person';
-import { registerFilters, registerSorts } from '../core/registerLine';
+import { registerFilters, registerSorts } from '../core/shapes/register';
 import { exactly, listOf, oneOf, wholeIn, yesNo } from './building';
 import { birthDate as birthDateOf, personForm, personName } from './person';
 

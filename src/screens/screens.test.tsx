@@ -8,6 +8,7 @@ import { reportOf } from '../core/report';
 import type { Place } from '../core/shapes/person';
 import { reportReaders } from '../core/shapes/printed';
 import { openRegister, type Register } from '../database/connection';
+import { deskOf } from '../use-cases/desk';
 import { loadDemo } from '../demo/load';
 import { readPlace } from '../use-cases/places';
 import { readEverybody } from '../use-cases/readPeople';
@@ -36,8 +37,8 @@ let place: Place;
 beforeAll(async () => {
   db = await openRegister(join(folder, 'demo.sqlite'));
   await loadDemo(db, today);
-  people = await readEverybody(db, today);
-  place = await readPlace(db);
+  people = await readEverybody(deskOf(db, today));
+  place = await readPlace(deskOf(db, today));
 });
 afterAll(async () => {
   await db.destroy();
@@ -81,7 +82,7 @@ describe('words on every screen of everybody', () => {
         <TodayScreen
           today={today}
           place={place}
-          lines={await allLines(db, today)}
+          lines={await allLines(deskOf(db, today))}
           sitting={0}
           groups={[]}
           seat={() => Promise.resolve()}

@@ -1,7 +1,7 @@
 import { normsVersion, protocols } from '../catalogue/protocols';
 import { limiterKinds, outcomes, patterns, readinessOutcomes, supports, walkingAids } from '../core/shapes/facts';
 import { stopReasons } from '../core/shapes/attempt';
-import { registerFilters, registerSorts } from '../core/registerLine';
+import { registerFilters, registerSorts } from '../core/shapes/register';
 import { answerColumns, scoreColumns } from '../formats/scoreCsv';
 import { bodyLimits } from '../schemas/requests';
 

@@ -1,8 +1,8 @@
 import type { IsoDate } from '../core/shapes/facts';
 import type { Person, PersonId } from '../core/shapes/person';
-import type { Register } from '../database/connection';
 import { listPeople } from '../database/people';
 import { nameIndex, sameName } from './names';
+import { type Desk } from './desk';
 
 export interface Double {
   readonly id: PersonId;
@@ -13,10 +13,10 @@ export interface Double {
 
 /** People who may be the same: born that day with a name like it, or of the very name and born another day. */
 export async function lookForDoubles(
-  db: Register,
+  desk: Desk,
   { id, name, birthDate }: Pick<Person, 'id' | 'name' | 'birthDate'>,
 ): Promise<Double[]> {
-  const others = (await listPeople(db)).filter((p) => p.id !== id);
+  const others = (await listPeople(desk.db)).filter((p) => p.id !== id);
   const bornThatDay = others.filter((p) => p.birthDate === birthDate);
   const index = nameIndex<Double>();
   index.addAll(bornThatDay);

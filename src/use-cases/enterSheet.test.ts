@@ -11,6 +11,7 @@ import { enterSheet } from './enterSheet';
 import { readPerson } from './readPeople';
 import { rebuildResults, saveAttempt } from './saveAttempt';
 import { addPerson, emptyPersonForm } from './savePerson';
+import { deskOf } from './desk';
 
 const today = '2026-03-02';
 const folder = mkdtempSync(join(tmpdir(), 'sheet-'));
@@ -25,7 +26,7 @@ afterAll(async () => {
 
 async function somebody(name: string): Promise<string> {
   const form = { ...emptyPersonForm, name, birthDate: '1948-05-06', normTable: 'female', heightCm: 160, massKg: 64 };
-  const saved = await addPerson(db, form, today, { evenSo: true });
+  const saved = await addPerson(deskOf(db, today), form, { evenSo: true });
   if (saved.kind !== 'saved') throw new Error(JSON.stringify(saved));
   return saved.id;
 }
@@ -55,8 +56,8 @@ describe('a sheet from paper', () => {
       );
       return toLine(row, { ...blank, cells }, `all-tests-${i}`);
     });
-    expect(await enterSheet(db, sheet(lines), today)).toEqual({ kind: 'saved', results: rows.length });
-    const view = await readPerson(db, id, today);
+    expect(await enterSheet(deskOf(db, today), sheet(lines))).toEqual({ kind: 'saved', results: rows.length });
+    const view = await readPerson(deskOf(db, today), id);
     expect(view?.tests.map((t) => t.test)).toEqual(protocols.map((p) => p.id));
     expect(view?.tests.find((t) => t.test === 'four-stage')?.series[0]?.sittings[0]?.result).toMatchObject({
       value: 4,
@@ -68,20 +69,19 @@ describe('a sheet from paper', () => {
         ?.series.map((s) => s.side)
         .sort(),
     ).toEqual(['L', 'R']);
-    expect(await rebuildResults(db)).toEqual([]);
+    expect(await rebuildResults(deskOf(db))).toEqual([]);
   });
   test('best of two or three and the mean of three by the rule of the test; every try is kept', async () => {
     const id = await somebody('Bero Brodd');
     await enterSheet(
-      db,
+      deskOf(db, today),
       sheet([
         line(id, 'up-and-go-8ft', [8.4, 7.9]),
         line(id, 'reach-forward', [24, 25, 27.5]),
         line(id, 'one-leg', [3.1, 8, 5], { side: 'L' }),
       ]),
-      today,
     );
-    const view = await readPerson(db, id, today);
+    const view = await readPerson(deskOf(db, today), id);
     const of = (test: string) => view?.tests.find((t) => t.test === test)?.series[0]?.sittings[0]?.result;
     expect([of('up-and-go-8ft')?.value, of('reach-forward')?.value, of('one-leg')?.value]).toEqual([7.9, 25.5, 8]);
     expect(of('one-leg')?.trials).toEqual([3.1, 8, 5]);
@@ -91,9 +91,8 @@ describe('a sheet from paper', () => {
     const id = await somebody('Cilia Calder');
     const before = await stored();
     const answer = await enterSheet(
-      db,
+      deskOf(db, today),
       sheet([line(id, 'arm-curl', [12]), line(id, 'one-leg', [61], { side: 'L' }), line(id, 'step-2min', [70.5])]),
-      today,
     );
     expect(answer).toEqual({
       kind: 'rejected',
@@ -107,34 +106,33 @@ describe('a sheet from paper', () => {
   test('sent twice it stands once; the same line with another result is refused', async () => {
     const id = await somebody('Dorn Dunmore');
     const one = line(id, 'arm-curl', [12]);
-    await enterSheet(db, sheet([one]), today);
+    await enterSheet(deskOf(db, today), sheet([one]));
     const before = await stored();
-    expect((await enterSheet(db, sheet([one]), today)).kind).toBe('saved');
+    expect((await enterSheet(deskOf(db, today), sheet([one]))).kind).toBe('saved');
     expect(await stored()).toBe(before);
-    expect((await enterSheet(db, sheet([{ ...one, tries: [13] }]), today)).kind).toBe('rejected');
+    expect((await enterSheet(deskOf(db, today), sheet([{ ...one, tries: [13] }]))).kind).toBe('rejected');
   });
   test('a line that was saved before with another result keeps the whole sheet back, also the lines before it', async () => {
     const id = await somebody('Dina Dray');
     const one = line(id, 'arm-curl', [12]);
-    await enterSheet(db, sheet([one]), today);
+    await enterSheet(deskOf(db, today), sheet([one]));
     const before = await stored();
-    const answer = await enterSheet(db, sheet([line(id, 'step-2min', [70]), { ...one, tries: [13] }]), today);
+    const answer = await enterSheet(deskOf(db, today), sheet([line(id, 'step-2min', [70]), { ...one, tries: [13] }]));
     expect(answer.kind === 'rejected' && answer.errors.map((e) => e.path)).toEqual(['/lines/1/tries']);
     expect(await stored()).toBe(before);
-    expect((await readPerson(db, id, today))?.tests.map((t) => t.test)).toEqual(['arm-curl']);
+    expect((await readPerson(deskOf(db, today), id))?.tests.map((t) => t.test)).toEqual(['arm-curl']);
   });
   test('unable and not tried are results without a number, and a number beside them is refused', async () => {
     const id = await somebody('Edda Eskil');
     await enterSheet(
-      db,
+      deskOf(db, today),
       sheet([
         line(id, 'five-stands', [], { outcome: 'unable' }),
         line(id, 'chair-stand-30s', [], { outcome: 'not-tried' }),
         line(id, 'floor-transfer', [], { help: 'person' }),
       ]),
-      today,
     );
-    const view = await readPerson(db, id, today);
+    const view = await readPerson(deskOf(db, today), id);
     expect(view?.tests.map((t) => [t.test, t.series[0]?.sittings[0]?.result.outcome])).toEqual([
       ['chair-stand-30s', 'not-tried'],
       ['five-stands', 'unable'],
@@ -142,12 +140,12 @@ describe('a sheet from paper', () => {
     ]);
     expect(view?.sittings).toEqual([]);
     const wrong = sheet([line(id, 'five-stands', [12], { outcome: 'unable' })]);
-    expect((await enterSheet(db, wrong, today)).kind).toBe('rejected');
+    expect((await enterSheet(deskOf(db, today), wrong)).kind).toBe('rejected');
   });
   test('a day to come, a missing seat and an empty sheet are refused', async () => {
     const id = await somebody('Fenn Farrow');
     const errors = async (input: object) => {
-      const answer = await enterSheet(db, input, today);
+      const answer = await enterSheet(deskOf(db, today), input);
       return answer.kind === 'rejected' ? answer.errors.map((e) => e.path) : [];
     };
     expect(await errors(sheet([line(id, 'arm-curl', [9])], { testedOn: '2026-03-03' }))).toEqual(['/testedOn']);
@@ -165,7 +163,7 @@ describe('a sheet from paper', () => {
       fc.asyncProperty(fc.array(typed, { minLength: 1, maxLength: 5 }), async (lines) => {
         const before = await stored();
         const sent = lines.map(({ protocol, cells }) => line(id, protocol.id, cells as number[]));
-        const answer = await enterSheet(db, sheet(sent), today);
+        const answer = await enterSheet(deskOf(db, today), sheet(sent));
         expect((await stored()) - before).toBe(answer.kind === 'saved' ? lines.length : 0);
       }),
       { numRuns: 60 },
@@ -180,6 +178,6 @@ test('a measured test is not taken down tap by tap', async () => {
     ...{ personId: id, test: 'one-leg', protocolVersion: 1, sittingDate: today, side: 'L', conditions: {} },
     events: [{ ...stamp, kind: 'rep' }],
   };
-  const saved = await saveAttempt(db, 'tapped-one-leg', body, today);
+  const saved = await saveAttempt(deskOf(db, today), 'tapped-one-leg', body);
   expect(saved).toMatchObject({ kind: 'rejected', errors: [{ path: '/events/0/kind' }] });
 });

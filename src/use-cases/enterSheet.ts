@@ -1,12 +1,11 @@
 import { protocols } from '../catalogue/protocols';
 import type { AttemptEvent } from '../core/shapes/attempt';
-import type { IsoDate } from '../core/shapes/facts';
 import type { Protocol } from '../core/shapes/protocol';
-import { inOne, type Register } from '../database/connection';
 import { findPerson } from '../database/people';
 import { parse, type FieldError } from '../schemas/parse';
 import { sheetForm, type SheetForm, type SheetLine } from '../schemas/sheet';
 import { saveAttempt, type SaveAttempt } from './saveAttempt';
+import { together, type Desk } from './desk';
 
 export type EnterSheet =
   | { readonly kind: 'saved'; readonly results: number }
@@ -16,21 +15,22 @@ export type EnterSheet =
  * Takes a sheet of results written on paper, all of it or nothing: a sheet with a fault in one line
  * keeps nothing. Sent again, lines that are there already are left alone.
  */
-export async function enterSheet(db: Register, input: unknown, today: IsoDate): Promise<EnterSheet> {
+export async function enterSheet(desk: Desk, input: unknown): Promise<EnterSheet> {
+  const today = desk.today();
   const parsed = parse(sheetForm(protocols, today), input);
   if (parsed.kind === 'bad') return { kind: 'rejected', errors: parsed.errors };
   const sheet = parsed.value;
   const lines = sheet.lines as readonly SheetLine[];
   if (lines.length === 0) return rejected('/lines', 'Nothing is written yet.');
   for (const [i, { personId }] of lines.entries()) {
-    const person = await findPerson(db, personId);
+    const person = await findPerson(desk.db, personId);
     if (!person) return rejected(`/lines/${i}/tries`, 'Nobody in the register has this name any more.');
     if (sheet.testedOn < person.birthDate) return rejected('/testedOn', `This is before ${person.name} was born.`);
   }
   try {
-    await inOne(db, async (all) => {
+    await together(desk, async (all) => {
       for (const [i, line] of lines.entries()) {
-        const refusal = refusalOf(await saveAttempt(all, line.key, attemptOf(sheet, line), today));
+        const refusal = refusalOf(await saveAttempt(all, line.key, attemptOf(sheet, line)));
         if (refusal.length > 0) throw new Refused(refusal.map((message) => ({ path: `/lines/${i}/tries`, message })));
       }
     });

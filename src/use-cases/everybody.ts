@@ -23,6 +23,7 @@ import { nameIndex } from './names';
 import { readBook } from './norms';
 import { readPlace } from './places';
 import { outlinesOf } from './readPeople';
+import { type Desk } from './desk';
 
 /** Lines worked out so far, kept until something new is written of the person, the place changes or the day turns. */
 interface Kept {
@@ -43,12 +44,13 @@ const keptBy = (shared.readyStoolLines ??= new WeakMap<Register, Kept>());
 const chunk = 50;
 
 /** Works out the lines ahead of the first question, as it takes a while when nothing is kept yet. */
-export async function fillLines(db: Register, today: IsoDate): Promise<void> {
-  await upToDate(db, today);
+export async function fillLines(desk: Desk): Promise<void> {
+  await upToDate(desk);
 }
 
-async function upToDate(db: Register, today: IsoDate): Promise<Kept> {
-  let kept = keptBy.get(db);
+async function upToDate(desk: Desk): Promise<Kept> {
+  const today = desk.today();
+  let kept = keptBy.get(desk.db);
   if (!kept) {
     kept = {
       today,
@@ -58,27 +60,28 @@ async function upToDate(db: Register, today: IsoDate): Promise<Kept> {
       index: nameIndex<RegisterLine>(),
       reading: Promise.resolve(),
     };
-    keptBy.set(db, kept);
+    keptBy.set(desk.db, kept);
   }
   const mine = kept;
-  const mineOnly = mine.reading.then(() => refresh(db, mine, today));
+  const mineOnly = mine.reading.then(() => refresh(desk, mine));
   // Who comes next tries anew, whatever became of this reading.
   mine.reading = mineOnly.catch(() => undefined);
   await mineOnly;
   return mine;
 }
 
-async function refresh(db: Register, kept: Kept, today: IsoDate): Promise<void> {
-  const seen = await changeCount(db);
+async function refresh(desk: Desk, kept: Kept): Promise<void> {
+  const today = desk.today();
+  const seen = await changeCount(desk.db);
   if (kept.seen === seen && kept.today === today) return;
   // A change of the place or of the norms changes everybody.
-  const place = JSON.stringify([await readPlace(db), (await readBook(db)).version]);
+  const place = JSON.stringify([await readPlace(desk), (await readBook(desk)).version]);
   if (kept.place !== place || kept.today !== today) kept.lines.clear();
-  const people = await listPeople(db);
-  const groups = await groupsOfPeople(db);
+  const people = await listPeople(desk.db);
+  const groups = await groupsOfPeople(desk.db);
   const stale = people.filter((p) => kept.lines.get(p.id)?.revision !== p.revision);
   for (let i = 0; i < stale.length; i += chunk) {
-    await readChunk(db, kept, stale.slice(i, i + chunk), groups, today);
+    await readChunk(desk, kept, stale.slice(i, i + chunk), groups);
     await new Promise((others) => setImmediate(others));
   }
   const there = new Set(people.map((p) => p.id));
@@ -91,14 +94,14 @@ async function refresh(db: Register, kept: Kept, today: IsoDate): Promise<void> 
 }
 
 async function readChunk(
-  db: Register,
+  desk: Desk,
   kept: Kept,
   people: readonly KeptPerson[],
   groups: ReadonlyMap<PersonId, string[]>,
-  today: IsoDate,
 ): Promise<void> {
+  const today = desk.today();
   const revisions = new Map(people.map((p) => [p.id, p.revision]));
-  for (const read of await outlinesOf(db, people, today)) {
+  for (const read of await outlinesOf(desk, people)) {
     const of = (id: PersonId) => groups.get(id) ?? [];
     const line =
       read.kind === 'read'
@@ -183,8 +186,9 @@ function stateOf(view: PersonOutline, today: IsoDate): RegisterLine['state'] {
 }
 
 /** The lines that answer a question, sorted and cut to what is shown. A level code finds who trains on it. */
-export async function askRegister(db: Register, question: RegisterQuestion, today: IsoDate): Promise<RegisterAnswer> {
-  const kept = await upToDate(db, today);
+export async function askRegister(desk: Desk, question: RegisterQuestion): Promise<RegisterAnswer> {
+  const today = desk.today();
+  const kept = await upToDate(desk);
   const all = [...kept.lines.values()].map((k) => k.line);
   const { search, filter, groupId, sort, down, offset, limit } = question;
   const found = search.trim() === '' ? all : searched(kept, search);
@@ -240,6 +244,6 @@ export const wholeRegister: RegisterQuestion = {
 };
 
 /** Every line, in no order; for Today, which sorts its own lists. */
-export async function allLines(db: Register, today: IsoDate): Promise<RegisterLine[]> {
-  return [...(await upToDate(db, today)).lines.values()].map((k) => k.line).filter((l) => !l.archived);
+export async function allLines(desk: Desk): Promise<RegisterLine[]> {
+  return [...(await upToDate(desk)).lines.values()].map((k) => k.line).filter((l) => !l.archived);
 }

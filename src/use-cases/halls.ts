@@ -1,10 +1,10 @@
 import type { PersonView } from '../core/personView';
 import type { RegisterLine } from '../core/registerLine';
 import type { IsoDate } from '../core/shapes/facts';
-import type { Register } from '../database/connection';
 import { listPeople } from '../database/people';
 import { allLines } from './everybody';
 import { viewsOf } from './readPeople';
+import { type Desk } from './desk';
 
 const perPage = 48;
 
@@ -32,14 +32,9 @@ export interface HallAnswer {
 }
 
 /** One page of a list over the whole hall; only its people are read in full. */
-export async function readHall(
-  db: Register,
-  list: keyof typeof lists,
-  page: number,
-  today: IsoDate,
-): Promise<HallAnswer> {
-  const lines = (await allLines(db, today)).filter(lists[list].of).sort(lists[list].order);
-  return pageOf(db, lines, page, today);
+export async function readHall(desk: Desk, list: keyof typeof lists, page: number): Promise<HallAnswer> {
+  const lines = (await allLines(desk)).filter(lists[list].of).sort(lists[list].order);
+  return pageOf(desk, lines, page);
 }
 
 export interface ScoresOrder {
@@ -49,12 +44,7 @@ export interface ScoresOrder {
 }
 
 /** One page of everybody with a result. */
-export async function readHallScores(
-  db: Register,
-  { sort, pastOnly }: ScoresOrder,
-  page: number,
-  today: IsoDate,
-): Promise<HallAnswer> {
+export async function readHallScores(desk: Desk, { sort, pastOnly }: ScoresOrder, page: number): Promise<HallAnswer> {
   const of = (l: RegisterLine) => l.standing[sort] ?? Infinity;
   const order =
     sort === 'name'
@@ -62,19 +52,18 @@ export async function readHallScores(
       : sort === 'past'
         ? (a: RegisterLine, b: RegisterLine) => b.toWatch - a.toWatch || byName(a, b)
         : (a: RegisterLine, b: RegisterLine) => (of(a) === of(b) ? byName(a, b) : of(a) - of(b));
-  const lines = (await allLines(db, today)).filter((l) => l.lastTestedOn !== null && (!pastOnly || l.toWatch > 0));
-  return pageOf(db, lines.sort(order), page, today);
+  const lines = (await allLines(desk)).filter((l) => l.lastTestedOn !== null && (!pastOnly || l.toWatch > 0));
+  return pageOf(desk, lines.sort(order), page);
 }
 
-async function pageOf(db: Register, lines: readonly RegisterLine[], page: number, today: IsoDate): Promise<HallAnswer> {
+async function pageOf(desk: Desk, lines: readonly RegisterLine[], page: number): Promise<HallAnswer> {
   const of = Math.max(1, Math.ceil(lines.length / perPage));
   const shown = Math.min(Math.max(1, page), of);
   const ids = lines.slice((shown - 1) * perPage, shown * perPage).map((l) => l.id);
-  const people = new Map((await listPeople(db)).map((p) => [p.id, p]));
+  const people = new Map((await listPeople(desk.db)).map((p) => [p.id, p]));
   const views = await viewsOf(
-    db,
+    desk,
     ids.flatMap((id) => people.get(id) ?? []),
-    today,
   );
   return { people: views, page: shown, of, dueOn: lines.flatMap((l) => l.dueOn ?? []) };
 }

@@ -9,6 +9,7 @@ import { readGroups } from './groups';
 import { previewRoster, readLastImport, takeRoster, undoRoster, type RosterChoice } from './importRoster';
 import { importPeople } from './openApi';
 import { noteToday } from './saveEntry';
+import { deskOf } from './desk';
 
 const today = '2026-03-02';
 const asItIs: RosterChoice = { columns: null, dateOrder: null, units: 'metric' };
@@ -21,7 +22,7 @@ afterAll(async () => {
   await db.destroy();
   rmSync(folder, { recursive: true });
 });
-const everybody = async () => (await askRegister(db, wholeRegister, today)).everybody;
+const everybody = async () => (await askRegister(deskOf(db, today), wholeRegister)).everybody;
 
 describe('reading a roster', () => {
   test('columns by their heads, in any case, with accents and signs', () => {
@@ -76,7 +77,7 @@ const roster =
 
 describe('taking a roster', () => {
   test('the preview tells good, bad and double rows with their lines, and keeps nothing', async () => {
-    const preview = await previewRoster(db, roster, asItIs, today);
+    const preview = await previewRoster(deskOf(db, today), roster, asItIs);
     expect(preview).toMatchObject({ good: 3, bad: 2, doubles: 1, dateOrder: 'dmy', stop: null });
     expect(preview.faults.map((f) => [f.line, f.who, f.message])).toEqual([
       [4, 'Tim Lost', '“31.02.1949”: Write the birth date with the year in full, such as 1949-05-28.'],
@@ -86,31 +87,31 @@ describe('taking a roster', () => {
     expect(await everybody()).toBe(0);
   });
   test('the good rows are taken with their group, once; the whole is undone but for those of whom more is known', async () => {
-    const taken = await takeRoster(db, 'import-1', 'spring.csv', roster, asItIs, today);
+    const taken = await takeRoster(deskOf(db, today), 'import-1', 'spring.csv', roster, asItIs);
     expect(taken).toEqual({ kind: 'taken', importId: 'import-1', added: 3, leftOut: 3 });
-    expect(await takeRoster(db, 'import-1', 'spring.csv', roster, asItIs, today)).toMatchObject({ added: 3 });
-    expect([await everybody(), (await readGroups(db)).map((g) => g.name)]).toEqual([3, ['Tuesday 10:00']]);
-    expect(await readLastImport(db)).toMatchObject({ fileName: 'spring.csv', added: 3 });
-    const [ansel] = (await askRegister(db, { ...wholeRegister, search: 'Ansel' }, today)).lines;
+    expect(await takeRoster(deskOf(db, today), 'import-1', 'spring.csv', roster, asItIs)).toMatchObject({ added: 3 });
+    expect([await everybody(), (await readGroups(deskOf(db))).map((g) => g.name)]).toEqual([3, ['Tuesday 10:00']]);
+    expect(await readLastImport(deskOf(db))).toMatchObject({ fileName: 'spring.csv', added: 3 });
+    const [ansel] = (await askRegister(deskOf(db, today), { ...wholeRegister, search: 'Ansel' })).lines;
     const pain = { kind: 'pain', joint: 'hip', side: 'L', level: 2, since: null };
-    await noteToday(db, ansel?.id ?? '', pain, today, 'pain-0001');
-    expect(await undoRoster(db, 'import-1')).toEqual({ kind: 'undone', removed: 2, stayed: 1 });
-    expect(await undoRoster(db, 'import-1')).toEqual({ kind: 'not-found' });
+    await noteToday(deskOf(db, today), ansel?.id ?? '', pain, 'pain-0001');
+    expect(await undoRoster(deskOf(db), 'import-1')).toEqual({ kind: 'undone', removed: 2, stayed: 1 });
+    expect(await undoRoster(deskOf(db), 'import-1')).toEqual({ kind: 'not-found' });
     expect(await everybody()).toBe(1);
   });
   test('a file that must be asked about first is not taken, and says what to choose', async () => {
-    const stops = async (text: string) => (await previewRoster(db, text, asItIs, today)).stop;
+    const stops = async (text: string) => (await previewRoster(deskOf(db, today), text, asItIs)).stop;
     expect(await stops('name,born\nA B,03/04/1950\n')).toMatch(/day or with the month/);
     expect(await stops('who,born\nA B,1950-04-03\n')).toMatch(/No column for the name/);
     expect(await stops('name,age\nA B,70\n')).toMatch(/No column for the birth date/);
     expect(await stops('name,born\n')).toMatch(/no row/);
     expect(await stops('')).toMatch(/empty/);
-    expect((await takeRoster(db, 'import-2', 'x.csv', 'name,born\nA B,03/04/1950\n', asItIs, today)).kind).toBe(
+    expect((await takeRoster(deskOf(db, today), 'import-2', 'x.csv', 'name,born\nA B,03/04/1950\n', asItIs)).kind).toBe(
       'refused',
     );
   });
   test('how to read it comes in the address; a wrong word there is refused by name', async () => {
-    const ask = (query: string) => importPeople(db, new URLSearchParams(query), 'a,b\nA Bee,3/4/1950\n', today);
+    const ask = (query: string) => importPeople(deskOf(db, today), new URLSearchParams(query), 'a,b\nA Bee,3/4/1950\n');
     expect(await ask('dry=true&dateOrder=mdy&columns={"name":0,"birthDate":1}')).toMatchObject({
       kind: 'preview',
       preview: { good: 1, firstGood: [{ birthDate: '1950-03-04' }] },
@@ -183,13 +184,17 @@ test(
     for (let seed = 1; seed <= 500; seed++) {
       const text = brokenFile(seed);
       const before = await everybody();
-      const preview = await previewRoster(db, text, asItIs, today);
-      const answer = await takeRoster(db, `fuzz-${seed}`, 'broken.csv', text, asItIs, today);
+      const preview = await previewRoster(deskOf(db, today), text, asItIs);
+      const answer = await takeRoster(deskOf(db, today), `fuzz-${seed}`, 'broken.csv', text, asItIs);
       const after = await everybody();
       if (answer.kind === 'taken') {
         taken++;
         expect([answer.added, after - before]).toEqual([preview.good, preview.good]);
-        expect(await undoRoster(db, `fuzz-${seed}`)).toEqual({ kind: 'undone', removed: preview.good, stayed: 0 });
+        expect(await undoRoster(deskOf(db), `fuzz-${seed}`)).toEqual({
+          kind: 'undone',
+          removed: preview.good,
+          stayed: 0,
+        });
       } else {
         refused++;
         expect(preview.stop).not.toBeNull();

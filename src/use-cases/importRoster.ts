@@ -2,7 +2,6 @@ import type { IsoDate } from '../core/shapes/facts';
 import type { Intake } from '../core/shapes/intake';
 import type { Group, UnitSystem } from '../core/shapes/person';
 import { canonicalJson } from '../core/math/canonical';
-import { inOne, type Register } from '../database/connection';
 import { listGroups } from '../database/groups';
 import {
   addImport,
@@ -28,6 +27,7 @@ import { parse, type FieldError } from '../schemas/parse';
 import { rosterRow, type GoodRow } from '../schemas/roster';
 import { hashOf } from './hash';
 import { emptyPersonForm } from './savePerson';
+import { together, type Desk } from './desk';
 
 export interface RosterChoice {
   /** Chosen by hand; what is left out is matched by the heads of the columns. */
@@ -61,7 +61,8 @@ interface Read {
   readonly rows: readonly GoodRow[];
 }
 
-async function readRoster(db: Register, text: string, choice: RosterChoice, today: IsoDate): Promise<Read> {
+async function readRoster(desk: Desk, text: string, choice: RosterChoice): Promise<Read> {
+  const today = desk.today();
   const table = readTable(text);
   const columns = choice.columns ?? matchColumns(table.heads);
   const { birthDate } = columns;
@@ -71,7 +72,7 @@ async function readRoster(db: Register, text: string, choice: RosterChoice, toda
   const head = { heads: table.heads, columns, dateOrder: order };
   const none = { good: 0, bad: 0, doubles: 0, firstGood: [], faults: [] };
   if (stop !== null || order === null) return { preview: { ...head, ...none, stop }, rows: [] };
-  const taken = await namesThere(db);
+  const taken = await namesThere(desk);
   const schema = rosterRow(today);
   const faults: { line: number; who: string; message: string }[] = [];
   const rows: GoodRow[] = [];
@@ -149,13 +150,8 @@ const keyOf = (name: string, birthDate: string): string =>
   `${name.trim().toLowerCase().replace(/\s+/g, ' ')}|${birthDate}`;
 
 /** What a roster would bring; nothing is kept. */
-export async function previewRoster(
-  db: Register,
-  text: string,
-  choice: RosterChoice,
-  today: IsoDate,
-): Promise<RosterPreview> {
-  return (await readRoster(db, text, choice, today)).preview;
+export async function previewRoster(desk: Desk, text: string, choice: RosterChoice): Promise<RosterPreview> {
+  return (await readRoster(desk, text, choice)).preview;
 }
 
 export type TakeRoster =
@@ -166,27 +162,27 @@ export type TakeRoster =
 
 /** Takes the good rows of a roster in one transaction. The same import id again changes nothing and says the same. */
 export async function takeRoster(
-  db: Register,
+  desk: Desk,
   importId: string,
   fileName: string,
   text: string,
   choice: RosterChoice,
-  today: IsoDate,
 ): Promise<TakeRoster> {
+  const today = desk.today();
   const sentHash = hashOf(canonicalJson([text, choice]));
-  const before = await findImport(db, importId);
+  const before = await findImport(desk.db, importId);
   if (before) return sentAgain(before, sentHash);
-  const { preview, rows } = await readRoster(db, text, choice, today);
+  const { preview, rows } = await readRoster(desk, text, choice);
   if (preview.stop !== null) return { kind: 'refused', preview };
   // Who is there is looked at once more in the transaction: another device may have taken the same file meanwhile.
-  return inOne(db, async (trx): Promise<TakeRoster> => {
-    const known = await findImport(trx, importId);
+  return together(desk, async (trx): Promise<TakeRoster> => {
+    const known = await findImport(trx.db, importId);
     if (known) return sentAgain(known, sentHash);
     const there = await namesThere(trx);
     const fresh = rows.filter((row) => !there.has(keyOf(row.name, row.birthDate)));
-    const groups = groupsFor(await listGroups(trx));
+    const groups = groupsFor(await listGroups(trx.db));
     const people = fresh.map((row) => toImported(row, groups.idOf(row.group), today));
-    await addImport(trx, { id: importId, fileName, sentHash }, people, groups.made, new Date());
+    await addImport(trx.db, { id: importId, fileName, sentHash }, people, groups.made, desk.now());
     const leftOut = preview.bad + preview.doubles + rows.length - fresh.length;
     return { kind: 'taken', importId, added: people.length, leftOut };
   });
@@ -200,8 +196,8 @@ function sentAgain(known: NonNullable<Awaited<ReturnType<typeof findImport>>>, s
     : { kind: 'conflict', why: 'This import was taken already, out of another file.' };
 }
 
-const namesThere = async (db: Register): Promise<Set<string>> =>
-  new Set((await listPeople(db)).map((p) => keyOf(p.name, p.birthDate)));
+const namesThere = async (desk: Desk): Promise<Set<string>> =>
+  new Set((await listPeople(desk.db)).map((p) => keyOf(p.name, p.birthDate)));
 
 /** Groups by name; one that is not there is made, with the day and time its name says. */
 function groupsFor(there: readonly Group[]) {
@@ -242,13 +238,13 @@ function toImported(row: GoodRow, groupId: string | null, today: IsoDate): Impor
 }
 
 export type { ImportDone };
-export const readLastImport = lastImport;
+export const readLastImport = (desk: Desk): Promise<ImportDone | undefined> => lastImport(desk.db);
 
 /** Undoes a whole import; people of whom something was noted since stay, and are counted. */
 export async function undoRoster(
-  db: Register,
+  desk: Desk,
   importId: string,
 ): Promise<{ kind: 'undone'; removed: number; stayed: number } | { kind: 'not-found' }> {
-  const answer = await undoImport(db, importId, new Date());
+  const answer = await undoImport(desk.db, importId, desk.now());
   return answer ? { kind: 'undone', ...answer } : { kind: 'not-found' };
 }

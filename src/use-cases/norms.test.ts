@@ -11,6 +11,7 @@ import { printNorms, readNorms } from '../formats/normsCsv';
 import { askRegister, wholeRegister } from './everybody';
 import { changeNorms, normChanges, readBook } from './norms';
 import { confirmLevels, readPerson } from './readPeople';
+import { deskOf } from './desk';
 
 const today = '2026-03-02';
 const folder = mkdtempSync(join(tmpdir(), 'norms-'));
@@ -19,7 +20,7 @@ let odile: string;
 beforeAll(async () => {
   db = await openRegister(join(folder, 'register.sqlite'));
   await loadDemo(db, today);
-  odile = (await askRegister(db, { ...wholeRegister, search: 'Odile' }, today)).lines[0]?.id ?? '';
+  odile = (await askRegister(deskOf(db, today), { ...wholeRegister, search: 'Odile' })).lines[0]?.id ?? '';
 });
 afterAll(async () => {
   await db.destroy();
@@ -31,9 +32,9 @@ const shippedRows = stands?.norms?.kind === 'middle-half' ? stands.norms.rows : 
 const said = { cite: 'Own hall, 212 people', who: 'Bo', why: 'a cell was read wrongly' };
 const at = new Date('2026-03-02T10:00:00Z');
 const change = (id: string, table: string | null, more: object = {}) =>
-  changeNorms(db, 'chair-stand-30s', id, { table, ...said, ...more }, at);
+  changeNorms(deskOf(db, undefined, at), 'chair-stand-30s', id, { table, ...said, ...more });
 const percentile = async () => {
-  const score = (await readPerson(db, odile, today))?.tests.find((t) => t.test === 'chair-stand-30s')?.series[0]
+  const score = (await readPerson(deskOf(db, today), odile))?.tests.find((t) => t.test === 'chair-stand-30s')?.series[0]
     ?.sittings[0]?.score;
   return score?.rank.kind === 'ranked' ? [Math.round(score.rank.percentile), score.normSet] : null;
 };
@@ -57,9 +58,9 @@ describe('a cell put right in this hall', () => {
       version: `${normsVersion}+hall.1`,
     });
     expect(await percentile()).toEqual([25, 'chair-stand-30s-hall-cell-1']);
-    expect((await askRegister(db, { ...wholeRegister, search: 'Odile' }, today)).lines[0]?.toWatch).toBe(0);
-    const seen = (await readPerson(db, odile, today))?.levelsWaiting.map((l) => l.code) ?? [];
-    await confirmLevels(db, odile, seen, today);
+    expect((await askRegister(deskOf(db, today), { ...wholeRegister, search: 'Odile' })).lines[0]?.toWatch).toBe(0);
+    const seen = (await readPerson(deskOf(db, today), odile))?.levelsWaiting.map((l) => l.code) ?? [];
+    await confirmLevels(deskOf(db, today), odile, seen);
     expect((await listConfirmedLevels(db, [odile])).map((l) => l.normsVersion).slice(-5)).toEqual([
       normsVersion,
       ...Array.from({ length: 4 }, () => `${normsVersion}+hall.1`),
@@ -67,10 +68,10 @@ describe('a cell put right in this hall', () => {
   });
   test('sent twice it is one change; going back is one more, and both stay on record', async () => {
     await change('cell-1', printNorms(corrected, 'stands'));
-    expect((await readBook(db)).version).toBe(`${normsVersion}+hall.1`);
+    expect((await readBook(deskOf(db))).version).toBe(`${normsVersion}+hall.1`);
     await change('back-1', null, { why: 'the paper was right' });
     expect(await percentile()).toEqual([17, 'chair-stand-middle-half']);
-    expect((await normChanges(db, 'chair-stand-30s')).map((c) => [c.id, c.rows === null])).toEqual([
+    expect((await normChanges(deskOf(db), 'chair-stand-30s')).map((c) => [c.id, c.rows === null])).toEqual([
       ['back-1', true],
       ['cell-1', false],
     ]);
@@ -89,10 +90,10 @@ describe('a cell put right in this hall', () => {
     ],
     ['no head line', 'female,60,64,12,17,stands\n', 'The head line must name'],
   ])('%s is refused with its line, and nothing changes', async (_, table, fault) => {
-    const before = (await readBook(db)).version;
+    const before = (await readBook(deskOf(db))).version;
     const answer = await change(`bad-${fault.length}`, table);
     expect(answer.kind === 'rejected' && answer.errors.map((e) => e.message).join(' ')).toContain(fault);
-    expect((await readBook(db)).version).toBe(before);
+    expect((await readBook(deskOf(db))).version).toBe(before);
   });
   test('who, why and where from are asked for', async () => {
     const answer = await change('nobody', printNorms(corrected, 'stands'), { who: ' ', why: '', cite: '' });

@@ -2,22 +2,22 @@ import { normsVersion, protocolById, protocols } from '../catalogue/protocols';
 import { normBook, normFaults, normUnits, type NormBook } from '../core/score/normBook';
 import type { HallNorms, MiddleHalfRow } from '../core/shapes/norms';
 import type { Protocol } from '../core/shapes/protocol';
-import { inOne, type Register } from '../database/connection';
 import { addHallNorms, listHallNorms } from '../database/hallNorms';
 import { readNorms } from '../formats/normsCsv';
 import { parse, type FieldError } from '../schemas/parse';
 import { normsForm } from '../schemas/norms';
+import { together, type Desk } from './desk';
 
 export const shippedBook: NormBook = { protocols, version: normsVersion };
 
 /** The tests with the figures in force in this hall. */
-export async function readBook(db: Register): Promise<NormBook> {
-  return normBook(protocols, normsVersion, await listHallNorms(db));
+export async function readBook(desk: Desk): Promise<NormBook> {
+  return normBook(protocols, normsVersion, await listHallNorms(desk.db));
 }
 
 /** Every change of one test’s figures, newest first. */
-export async function normChanges(db: Register, test: string): Promise<HallNorms[]> {
-  return (await listHallNorms(db)).filter((c) => c.test === test).reverse();
+export async function normChanges(desk: Desk, test: string): Promise<HallNorms[]> {
+  return (await listHallNorms(desk.db)).filter((c) => c.test === test).reverse();
 }
 
 export type ChangeNorms =
@@ -33,13 +33,13 @@ export type ChangeNorms =
  * @param seen the newest change when the form was opened, `null` for none; left out, nothing is compared
  */
 export async function changeNorms(
-  db: Register,
+  desk: Desk,
   test: string,
   id: string,
   input: unknown,
-  at: Date,
   seen?: string | null,
 ): Promise<ChangeNorms> {
+  const at = desk.now();
   const protocol = protocolById(test);
   if (!protocol) return { kind: 'rejected', errors: [{ path: '/table', message: `There is no test ${test}.` }] };
   const parsed = parse(normsForm, input);
@@ -50,10 +50,10 @@ export async function changeNorms(
   if (faults.length > 0 || parsed.kind === 'bad') return { kind: 'rejected', errors: faults };
   const { cite, who, why } = parsed.value;
   const said = { id, savedAt: at.toISOString(), test, cite: cite.trim(), who: who.trim(), why: why.trim() };
-  return inOne(db, async (trx): Promise<ChangeNorms> => {
+  return together(desk, async (trx): Promise<ChangeNorms> => {
     const newest = (await normChanges(trx, test))[0];
     if (newest && seen !== undefined && newest.id !== seen && newest.id !== id) return { kind: 'changed', by: newest };
-    await addHallNorms(trx, { ...said, unit: read.unit, rows: read.rows });
+    await addHallNorms(trx.db, { ...said, unit: read.unit, rows: read.rows });
     return { kind: 'saved', version: (await readBook(trx)).version };
   });
 }

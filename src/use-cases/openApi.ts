@@ -1,8 +1,6 @@
 import { printDose } from '../core/level/code';
-import type { IsoDate } from '../core/shapes/facts';
 import { intakeSections } from '../core/shapes/intake';
 import type { PersonId } from '../core/shapes/person';
-import type { Register } from '../database/connection';
 import { externalIdOf } from '../database/people';
 import { rosterFields, type Columns } from '../formats/roster';
 import { parse, type FieldError } from '../schemas/parse';
@@ -11,6 +9,7 @@ import { askRegister, wholeRegister } from './everybody';
 import { previewRoster, takeRoster, type RosterPreview, type TakeRoster } from './importRoster';
 import { readPerson } from './readPeople';
 import { addPerson, emptyPersonForm, type SavePerson } from './savePerson';
+import { type Desk } from './desk';
 
 const isGiven = (value: unknown): boolean => value !== undefined;
 
@@ -29,21 +28,21 @@ function typed(query: URLSearchParams): Record<string, unknown> {
 }
 
 export async function askPeople(
-  db: Register,
+  desk: Desk,
   query: URLSearchParams,
-  today: IsoDate,
 ): Promise<Rejected | { readonly kind: 'answered'; readonly body: object }> {
   // What was searched for is always words, also where it looks like yes.
   const search = query.get('search');
   const parsed = parse(registerQuestion, { ...typed(query), ...(search === null ? {} : { search }) });
   if (parsed.kind === 'bad') return { kind: 'rejected', errors: parsed.errors };
   const asked = Object.fromEntries(Object.entries(parsed.value).filter(([, v]) => isGiven(v)));
-  const { total, everybody, lines } = await askRegister(db, { ...wholeRegister, ...asked }, today);
+  const { total, everybody, lines } = await askRegister(desk, { ...wholeRegister, ...asked });
   return { kind: 'answered', body: { total, everybody, people: lines } };
 }
 
 /** Adds a person out of what was sent; every part of the intake that was not sent waits as "to complete". */
-export async function postPerson(db: Register, input: unknown, today: IsoDate): Promise<SavePerson> {
+export async function postPerson(desk: Desk, input: unknown): Promise<SavePerson> {
+  const today = desk.today();
   const parsed = parse(personRequest(today), input);
   if (parsed.kind === 'bad') return { kind: 'rejected', errors: parsed.errors };
   const { evenSo = false, externalId, toComplete, ...sent } = parsed.value;
@@ -52,18 +51,18 @@ export async function postPerson(db: Register, input: unknown, today: IsoDate): 
     (s) => s !== 'birth-date' && !(s === 'body' && given['heightCm'] && given['massKg']),
   );
   const form = { ...emptyPersonForm, seatHeightCm: null, ...given, toComplete: toComplete ?? waiting };
-  return addPerson(db, form, today, { evenSo, ...(externalId === undefined ? {} : { externalId }) });
+  return addPerson(desk, form, { evenSo, ...(externalId === undefined ? {} : { externalId }) });
 }
 
 /** One person as JSON: who, what is known today, results newest first, levels oldest first. */
-export async function describePerson(db: Register, id: PersonId, today: IsoDate): Promise<object | undefined> {
-  const view = await readPerson(db, id, today, 'metric');
+export async function describePerson(desk: Desk, id: PersonId): Promise<object | undefined> {
+  const view = await readPerson(desk, id, 'metric');
   if (!view) return undefined;
   const { person, known, ageYears, archived, tests, confirmed, levelsNow, levelsWaiting, due } = view;
   const { notedOn, ...intake } = known.intake;
   return {
     ...person,
-    externalId: await externalIdOf(db, id),
+    externalId: await externalIdOf(desk.db, id),
     ageYears,
     archived,
     readiness: known.readiness,
@@ -98,12 +97,7 @@ export async function describePerson(db: Register, id: PersonId, today: IsoDate)
 export type ImportPeople = Rejected | { readonly kind: 'preview'; readonly preview: RosterPreview } | TakeRoster;
 
 /** A roster sent as text: looked at, or taken. */
-export async function importPeople(
-  db: Register,
-  query: URLSearchParams,
-  text: string,
-  today: IsoDate,
-): Promise<ImportPeople> {
+export async function importPeople(desk: Desk, query: URLSearchParams, text: string): Promise<ImportPeople> {
   const parsed = parse(importQuestion, typed(query));
   if (parsed.kind === 'bad') return { kind: 'rejected', errors: parsed.errors };
   const {
@@ -119,8 +113,8 @@ export async function importPeople(
     return { kind: 'rejected', errors: [{ path: '/columns', message }] };
   }
   const choice = { columns, dateOrder, units };
-  if (dry) return { kind: 'preview', preview: await previewRoster(db, text, choice, today) };
-  return takeRoster(db, id, file, text, choice, today);
+  if (dry) return { kind: 'preview', preview: await previewRoster(desk, text, choice) };
+  return takeRoster(desk, id, file, text, choice);
 }
 
 function columnsOf(sent: string | undefined): Columns | null | 'bad' {

@@ -1,10 +1,10 @@
 import { emptyCupboard } from '../core/intake/cupboard';
 import type { Place } from '../core/shapes/person';
 import { mergeChanges, type Clash } from '../core/mergeChanges';
-import { inOne, type Register } from '../database/connection';
 import { findPlace, markAsDemo, registerId, savePlace } from '../database/place';
-import { parse, type FieldError } from '../schemas/parse';
+import { openedAs, parse, type FieldError } from '../schemas/parse';
 import { cupboardItem, placeForm } from '../schemas/place';
+import { together, type Desk } from './desk';
 
 /** What a hall has before anybody looked into its cupboard: two usual chairs and two pads. */
 export const usualPlace: Place = {
@@ -30,8 +30,8 @@ export const usualPlace: Place = {
   },
 };
 
-export async function readPlace(db: Register): Promise<Place> {
-  return (await findPlace(db)) ?? usualPlace;
+export async function readPlace(desk: Desk): Promise<Place> {
+  return (await findPlace(desk.db)) ?? usualPlace;
 }
 
 export type SavePlace =
@@ -41,27 +41,28 @@ export type SavePlace =
   | { readonly kind: 'changed'; readonly theirs: Place; readonly merged: Place; readonly clashes: readonly Clash[] };
 
 /** @param opened the place as the form showed it: what was changed elsewhere since is kept */
-export async function changePlace(db: Register, input: unknown, opened?: unknown): Promise<SavePlace> {
+export async function changePlace(desk: Desk, input: unknown, opened?: unknown): Promise<SavePlace> {
   const parsed = parse(placeForm, input);
   if (parsed.kind === 'bad') return { kind: 'rejected', errors: parsed.errors };
-  return inOne(db, async (trx): Promise<SavePlace> => {
+  return together(desk, async (trx): Promise<SavePlace> => {
     const theirs = await readPlace(trx);
-    const shown = typeof opened === 'object' && opened !== null ? (opened as Place) : theirs;
+    const shown: Place = openedAs(theirs, opened) ?? theirs;
     const { merged, clashes } = mergeChanges<Place>(shown, parsed.value, theirs, cupboardItem);
     if (clashes.length > 0) return { kind: 'changed', theirs, merged, clashes };
-    await savePlace(trx, merged);
+    await savePlace(trx.db, merged);
     return { kind: 'saved' };
   });
 }
 
 /** The number that is called here; everything else of the hall stays as it is. */
-export async function changeEmergencyNumber(db: Register, emergencyNumber: unknown): Promise<SavePlace> {
-  return inOne(db, async (trx) => changePlace(trx, { ...(await readPlace(trx)), emergencyNumber }));
+export async function changeEmergencyNumber(desk: Desk, emergencyNumber: unknown): Promise<SavePlace> {
+  return together(desk, async (trx) => changePlace(trx, { ...(await readPlace(trx)), emergencyNumber }));
 }
 
 /** Marks the register as the made-up hall. */
-export async function beDemo(db: Register): Promise<void> {
-  await markAsDemo(db);
+export async function beDemo(desk: Desk): Promise<void> {
+  await markAsDemo(desk.db);
 }
 
-export const readRegisterId = registerId;
+/** The register’s own name. */
+export const readRegisterId = (desk: Desk): Promise<string> => registerId(desk.db);

@@ -12,6 +12,7 @@ import { askRegister, wholeRegister } from './everybody';
 import { changeNorms } from './norms';
 import { keepPrinted, pagesMoved, readPrinted, readReport } from './printedPages';
 import { readPerson } from './readPeople';
+import { deskOf } from './desk';
 
 const today = '2026-03-02';
 const at = new Date('2026-03-02T10:00:00Z');
@@ -22,7 +23,7 @@ let odile: string;
 beforeAll(async () => {
   db = await openRegister(join(folder, 'register.sqlite'));
   await loadDemo(db, today);
-  odile = (await askRegister(db, { ...wholeRegister, search: 'Odile' }, today)).lines[0]?.id ?? '';
+  odile = (await askRegister(deskOf(db, today), { ...wholeRegister, search: 'Odile' })).lines[0]?.id ?? '';
 });
 afterAll(async () => {
   await db.destroy();
@@ -30,13 +31,13 @@ afterAll(async () => {
 });
 
 const shown = async (day = today) => {
-  const view = await readPerson(db, odile, day);
+  const view = await readPerson(deskOf(db, day), odile);
   if (!view) throw new Error('Odile is gone');
-  return readReport(db, view, asked, day);
+  return readReport(deskOf(db, day), view, asked);
 };
 /** The demo hall handed out others before. */
-const keptToday = async () => (await readPrinted(db, odile)).filter((p) => p.report.printedOn === today);
-const print = async (fingerprint: string) => keepPrinted(db, odile, { ...asked, fingerprint }, today, at);
+const keptToday = async () => (await readPrinted(deskOf(db), odile)).filter((p) => p.report.printedOn === today);
+const print = async (fingerprint: string) => keepPrinted(deskOf(db, today, at), odile, { ...asked, fingerprint });
 
 test('a printed page is kept as it was, with the versions it was made by, and once however often it is printed', async () => {
   const page = await shown();
@@ -53,7 +54,7 @@ test('other figures change no page that was handed out: it reads as printed, and
   if (stands?.kind !== 'middle-half') throw new Error('the chair stand has quartiles');
   const rows = stands.rows.map((r) => (r.sex === 'female' && r.ageLow === 75 ? { ...r, p25: 9 } : r));
   const form = { table: printNorms(rows, 'stands'), cite: 'Own hall', who: 'Bo', why: 'a cell was read wrongly' };
-  await changeNorms(db, 'chair-stand-30s', 'cell-1', form, at);
+  await changeNorms(deskOf(db, undefined, at), 'chair-stand-30s', 'cell-1', form);
   const [page] = await keptToday();
   const then = page?.report.tests.find((t) => t.test === 'chair-stand-30s')?.series[0]?.sittings[0];
   expect(then?.score.normSet).toBe('chair-stand-middle-half');
@@ -63,12 +64,12 @@ test('other figures change no page that was handed out: it reads as printed, and
       ...[was, is].map(({ rank }) => rank.kind === 'ranked' && Math.round(rank.percentile)),
     ]),
   ).toEqual([['chair-stand-30s', 17, 25]]);
-  expect((await pagesMoved(db, 'chair-stand-30s')).map((p) => p.id)).toEqual(
-    (await readPrinted(db, odile)).map((p) => p.id),
+  expect((await pagesMoved(deskOf(db), 'chair-stand-30s')).map((p) => p.id)).toEqual(
+    (await readPrinted(deskOf(db), odile)).map((p) => p.id),
   );
-  expect(await pagesMoved(db, 'up-and-go-8ft')).toEqual([]);
-  await changeNorms(db, 'chair-stand-30s', 'back-1', { ...form, table: null }, at);
-  expect(await pagesMoved(db, 'chair-stand-30s')).toEqual([]);
+  expect(await pagesMoved(deskOf(db), 'up-and-go-8ft')).toEqual([]);
+  await changeNorms(deskOf(db, undefined, at), 'chair-stand-30s', 'back-1', { ...form, table: null });
+  expect(await pagesMoved(deskOf(db), 'chair-stand-30s')).toEqual([]);
 });
 
 test('a page on screen since before a new result is not kept as if it held it', async () => {
@@ -78,7 +79,7 @@ test('a page on screen since before a new result is not kept as if it held it', 
     ...{ tries: [12], handsUsed: false, cleanBeforeHands: null, seconds: null, help: null },
   };
   const sheet = { testedOn: today, who: 'Bo', seatHeightCm: 43, shoes: 'flat', lines: [line] };
-  expect(await enterSheet(db, sheet, today)).toEqual({ kind: 'saved', results: 1 });
+  expect(await enterSheet(deskOf(db, today), sheet)).toEqual({ kind: 'saved', results: 1 });
   expect(await print(fingerprint)).toEqual({ kind: 'changed' });
   expect(await keptToday()).toHaveLength(1);
   expect(await print((await shown()).fingerprint)).toEqual({ kind: 'kept' });
@@ -86,8 +87,10 @@ test('a page on screen since before a new result is not kept as if it held it', 
 });
 
 test('a page nobody knows, and one asked for in words that are none, are not kept', async () => {
-  expect(await keepPrinted(db, 'nobody', { ...asked, fingerprint: 'x' }, today, at)).toEqual({ kind: 'not-found' });
-  expect(await keepPrinted(db, odile, { ...asked, reader: 'neighbour', fingerprint: 'x' }, today, at)).toEqual({
+  expect(await keepPrinted(deskOf(db, today, at), 'nobody', { ...asked, fingerprint: 'x' })).toEqual({
+    kind: 'not-found',
+  });
+  expect(await keepPrinted(deskOf(db, today, at), odile, { ...asked, reader: 'neighbour', fingerprint: 'x' })).toEqual({
     kind: 'rejected',
   });
 });

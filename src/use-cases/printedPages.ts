@@ -1,10 +1,8 @@
 import { movedSince, reportOf, type PageThen, type PrintedPage, type Report } from '../core/report';
 import { bookIn } from '../core/score/shownUnits';
-import type { IsoDate } from '../core/shapes/facts';
 import type { PersonId } from '../core/shapes/person';
 import type { ReportAsked } from '../core/shapes/printed';
 import type { PersonView } from '../core/personView';
-import type { Register } from '../database/connection';
 import { addPrintedPage, listPagesOfOtherNorms, listPrintedPages } from '../database/printedPages';
 import { parse } from '../schemas/parse';
 import { printedForm } from '../schemas/printed';
@@ -12,6 +10,7 @@ import { hashOf } from './hash';
 import { readBook } from './norms';
 import { readPlace } from './places';
 import { readPerson } from './readPeople';
+import { type Desk } from './desk';
 
 /** A page as it would be printed now, and a mark that changes with anything on it. */
 export interface ReportNow {
@@ -19,13 +18,9 @@ export interface ReportNow {
   readonly fingerprint: string;
 }
 
-export async function readReport(
-  db: Register,
-  view: PersonView,
-  asked: ReportAsked,
-  today: IsoDate,
-): Promise<ReportNow> {
-  const report = reportOf(view, await readPlace(db), asked, today);
+export async function readReport(desk: Desk, view: PersonView, asked: ReportAsked): Promise<ReportNow> {
+  const today = desk.today();
+  const report = reportOf(view, await readPlace(desk), asked, today);
   return { report, fingerprint: hashOf(JSON.stringify(report)) };
 }
 
@@ -35,39 +30,34 @@ export type KeepPrinted = { readonly kind: 'kept' | 'changed' | 'rejected' | 'no
  * Keeps a page that goes to the printer with all it was printed from; the same page again is kept once.
  * @returns `changed` where something new is known since the page was shown: it is not what would be kept
  */
-export async function keepPrinted(
-  db: Register,
-  personId: PersonId,
-  input: unknown,
-  today: IsoDate,
-  at: Date,
-): Promise<KeepPrinted> {
+export async function keepPrinted(desk: Desk, personId: PersonId, input: unknown): Promise<KeepPrinted> {
+  const at = desk.now();
   const parsed = parse(printedForm, input);
   if (parsed.kind === 'bad') return { kind: 'rejected' };
-  const view = await readPerson(db, personId, today);
+  const view = await readPerson(desk, personId);
   if (!view) return { kind: 'not-found' };
   const { fingerprint, ...asked } = parsed.value;
-  const now = await readReport(db, view, asked, today);
+  const now = await readReport(desk, view, asked);
   if (now.fingerprint !== fingerprint) return { kind: 'changed' };
-  await addPrintedPage(db, { id: crypto.randomUUID(), personId, report: now.report }, fingerprint, at);
+  await addPrintedPage(desk.db, { id: crypto.randomUUID(), personId, report: now.report }, fingerprint, at);
   return { kind: 'kept' };
 }
 
 /** Pages handed out of one person, newest first. */
-export async function readPrinted(db: Register, personId: PersonId): Promise<PageThen[]> {
-  return withMoved(db, await listPrintedPages(db, personId));
+export async function readPrinted(desk: Desk, personId: PersonId): Promise<PageThen[]> {
+  return withMoved(desk, await listPrintedPages(desk.db, personId));
 }
 
 /** Everybody’s pages on which this test read otherwise than it does by the figures in force now. */
-export async function pagesMoved(db: Register, test: string): Promise<PageThen[]> {
-  const { version } = await readBook(db);
-  const pages = await withMoved(db, await listPagesOfOtherNorms(db, version));
+export async function pagesMoved(desk: Desk, test: string): Promise<PageThen[]> {
+  const { version } = await readBook(desk);
+  const pages = await withMoved(desk, await listPagesOfOtherNorms(desk.db, version));
   return pages
     .map((page) => ({ ...page, moved: page.moved.filter((m) => m.test === test) }))
     .filter((page) => page.moved.length > 0);
 }
 
-async function withMoved(db: Register, pages: readonly PrintedPage[]): Promise<PageThen[]> {
-  const book = await readBook(db);
+async function withMoved(desk: Desk, pages: readonly PrintedPage[]): Promise<PageThen[]> {
+  const book = await readBook(desk);
   return pages.map((page) => ({ ...page, moved: movedSince(page.report, bookIn(page.report.units, book).protocols) }));
 }

@@ -27,13 +27,13 @@ import type { Person, PersonId, Place, UnitSystem } from '../core/shapes/person'
 import type { Protocol } from '../core/shapes/protocol';
 import { testViewOf, type TestSat, type TestView } from '../core/testView';
 import { listAttempts, listMovedAway } from '../database/attempts';
-import { inOne, type Register } from '../database/connection';
 import { listEntries } from '../database/entries';
 import { addConfirmedLevel, listConfirmedLevels, type ConfirmedLevel } from '../database/levels';
 import { findPerson, listIntakes, listPeople, type KeptPerson } from '../database/people';
 import { groupBy } from './groupBy';
 import { readBook } from './norms';
 import { readPlace } from './places';
+import { together, type Desk } from './desk';
 
 /** The one test of the loop so far. */
 const loopTest = 'chair-stand-30s';
@@ -47,48 +47,33 @@ export class Unreadable extends Error {
  * @param units results are told in; those of the hall where left out
  * @throws Unreadable where the record cannot be worked out: the intake can still be opened and put right
  */
-export async function readPerson(
-  db: Register,
-  id: PersonId,
-  today: IsoDate,
-  units?: UnitSystem,
-): Promise<PersonView | undefined> {
-  const person = await findPerson(db, id);
+export async function readPerson(desk: Desk, id: PersonId, units?: UnitSystem): Promise<PersonView | undefined> {
+  const person = await findPerson(desk.db, id);
   if (!person) return undefined;
-  const [read] = await describeAll(db, [person], today, units, fullView);
+  const [read] = await describeAll(desk, [person], units, fullView);
   if (read?.kind === 'unreadable') throw new Unreadable(`The record of ${id} cannot be read.`, { cause: read.fault });
   return read?.view;
 }
 
 /** Everybody who is not put aside, by name. For many people ask for the lines of the register instead. */
-export async function readEverybody(db: Register, today: IsoDate): Promise<PersonView[]> {
+export async function readEverybody(desk: Desk): Promise<PersonView[]> {
   return viewsOf(
-    db,
-    (await listPeople(db)).filter((p) => !p.archived),
-    today,
+    desk,
+    (await listPeople(desk.db)).filter((p) => !p.archived),
   );
 }
 
 /** All that the screens show of some people, in a handful of queries and in the order given; who cannot be read is left out. */
-export async function viewsOf(
-  db: Register,
-  people: readonly KeptPerson[],
-  today: IsoDate,
-  units?: UnitSystem,
-): Promise<PersonView[]> {
-  const all = await describeAll(db, people, today, units, fullView);
+export async function viewsOf(desk: Desk, people: readonly KeptPerson[], units?: UnitSystem): Promise<PersonView[]> {
+  const all = await describeAll(desk, people, units, fullView);
   return all.flatMap((read) => (read.kind === 'read' ? [read.view] : []));
 }
 
 const fullView = ({ outline, levels }: Described): PersonView => ({ ...outline, levels: levels() });
 
 /** The same for lists of many: levels are worked out only of those who have or wait for one. */
-export async function outlinesOf(
-  db: Register,
-  people: readonly KeptPerson[],
-  today: IsoDate,
-): Promise<ReadOne<PersonOutline>[]> {
-  return describeAll(db, people, today, undefined, ({ outline }) => outline);
+export async function outlinesOf(desk: Desk, people: readonly KeptPerson[]): Promise<ReadOne<PersonOutline>[]> {
+  return describeAll(desk, people, undefined, ({ outline }) => outline);
 }
 
 /** What was read of one person, or that it could not be. */
@@ -97,19 +82,19 @@ export type ReadOne<V> =
   | { readonly kind: 'unreadable'; readonly person: KeptPerson; readonly fault: unknown };
 
 async function describeAll<V>(
-  db: Register,
+  desk: Desk,
   people: readonly KeptPerson[],
-  today: IsoDate,
   units: UnitSystem | undefined,
   pick: (described: Described) => V,
 ): Promise<ReadOne<V>[]> {
+  const today = desk.today();
   const ids = people.map((p) => p.id);
-  const place = await readPlace(db);
-  const book = bookIn(units ?? place.units, await readBook(db));
-  const records = await recordsOf(db, ids);
-  const attempts = groupBy(await listAttempts(db, ids), (a) => a.personId);
-  const movedAway = groupBy(await listMovedAway(db, ids), (m) => m.from);
-  const levels = groupBy(await listConfirmedLevels(db, ids), (l) => l.personId);
+  const place = await readPlace(desk);
+  const book = bookIn(units ?? place.units, await readBook(desk));
+  const records = await recordsOf(desk, ids);
+  const attempts = groupBy(await listAttempts(desk.db, ids), (a) => a.personId);
+  const movedAway = groupBy(await listMovedAway(desk.db, ids), (m) => m.from);
+  const levels = groupBy(await listConfirmedLevels(desk.db, ids), (l) => l.personId);
   return people.flatMap((person): ReadOne<V>[] => {
     // A bulkhead: whatever is wrong with one record, the others are read.
     try {
@@ -128,21 +113,22 @@ async function describeAll<V>(
 const nothingNoted: PersonRecord = { intakes: [], entries: [] };
 
 /** Everything ever noted of some people. */
-export async function recordsOf(db: Register, ids: readonly PersonId[]): Promise<Map<PersonId, PersonRecord>> {
-  const intakes = groupBy(await listIntakes(db, ids), (i) => i.personId);
-  const entries = groupBy(await listEntries(db, ids), (e) => e.personId);
+export async function recordsOf(desk: Desk, ids: readonly PersonId[]): Promise<Map<PersonId, PersonRecord>> {
+  const intakes = groupBy(await listIntakes(desk.db, ids), (i) => i.personId);
+  const entries = groupBy(await listEntries(desk.db, ids), (e) => e.personId);
   return new Map(
     ids.map((id) => [id, { intakes: (intakes.get(id) ?? []).map((i) => i.intake), entries: entries.get(id) ?? [] }]),
   );
 }
 
-export async function readRecord(db: Register, id: PersonId): Promise<PersonRecord> {
-  return (await recordsOf(db, [id])).get(id) ?? nothingNoted;
+export async function readRecord(desk: Desk, id: PersonId): Promise<PersonRecord> {
+  return (await recordsOf(desk, [id])).get(id) ?? nothingNoted;
 }
 
 /** Every day on which something was noted or tested, newest first, today always among them. */
-export async function daysNoted(db: Register, view: PersonView, today: IsoDate): Promise<IsoDate[]> {
-  const record = await readRecord(db, view.person.id);
+export async function daysNoted(desk: Desk, view: PersonView): Promise<IsoDate[]> {
+  const today = desk.today();
+  const record = await readRecord(desk, view.person.id);
   const days = new Set([
     today,
     ...record.intakes.map((i) => i.notedOn),
@@ -153,16 +139,17 @@ export async function daysNoted(db: Register, view: PersonView, today: IsoDate):
 }
 
 /** What was known of somebody at the end of an earlier day. */
-export async function readKnown(db: Register, id: PersonId, day: IsoDate): Promise<Known | undefined> {
-  return knownOn(await readRecord(db, id), day, readinessRules);
+export async function readKnown(desk: Desk, id: PersonId, day: IsoDate): Promise<Known | undefined> {
+  return knownOn(await readRecord(desk, id), day, readinessRules);
 }
 
 /** Only what the intake form shows; readable also where results and intake contradict each other. */
-export async function readIntake(db: Register, id: PersonId, today: IsoDate) {
-  const person = await findPerson(db, id);
-  const known = person && (await readKnown(db, id, today));
+export async function readIntake(desk: Desk, id: PersonId) {
+  const today = desk.today();
+  const person = await findPerson(desk.db, id);
+  const known = person && (await readKnown(desk, id, today));
   if (!known) return undefined;
-  return { person, intake: known.intake, pains: known.pains, falls: known.falls, units: (await readPlace(db)).units };
+  return { person, intake: known.intake, pains: known.pains, falls: known.falls, units: (await readPlace(desk)).units };
 }
 
 export type ConfirmLevels =
@@ -177,18 +164,14 @@ export type ConfirmLevels =
  * Confirms the levels that wait for a yes, with the facts and reasons they were decided by, all in one transaction.
  * @param seen the codes that stood on the screen: nothing is confirmed that was not seen
  */
-export async function confirmLevels(
-  db: Register,
-  id: PersonId,
-  seen: readonly string[],
-  today: IsoDate,
-): Promise<ConfirmLevels> {
-  return inOne(db, async (trx): Promise<ConfirmLevels> => {
-    const page = await readPerson(trx, id, today);
+export async function confirmLevels(desk: Desk, id: PersonId, seen: readonly string[]): Promise<ConfirmLevels> {
+  const today = desk.today();
+  return together(desk, async (trx): Promise<ConfirmLevels> => {
+    const page = await readPerson(trx, id);
     if (!page) return { kind: 'not-found' };
     const levels = page.levelsWaiting;
     const codes = levels.map((l) => l.code);
-    const confirmed = await listConfirmedLevels(trx, [id]);
+    const confirmed = await listConfirmedLevels(trx.db, [id]);
     if (codes.join() !== seen.join() || codes.length === 0) {
       const there = confirmed.filter((c) => c.confirmedOn === today && seen.includes(c.level.code));
       const at = there.at(-1)?.confirmedAt;
@@ -197,11 +180,15 @@ export async function confirmLevels(
     }
     const { person, known } = page;
     const { rulesVersion } = page.levels;
-    const facts = factsFrom(person, known, await readPlace(trx), await listAttempts(trx, [id]), confirmed, today);
+    const facts = factsFrom(person, known, await readPlace(trx), await listAttempts(trx.db, [id]), confirmed, today);
     const normsVersion = (await readBook(trx)).version;
-    const at = new Date();
+    const at = desk.now();
     for (const level of levels)
-      await addConfirmedLevel(trx, { personId: id, confirmedOn: today, rulesVersion, normsVersion, facts, level }, at);
+      await addConfirmedLevel(
+        trx.db,
+        { personId: id, confirmedOn: today, rulesVersion, normsVersion, facts, level },
+        at,
+      );
     return { kind: 'confirmed', codes };
   });
 }

@@ -26,6 +26,7 @@ import { noteToday, saveEntry } from './saveEntry';
 import { addPerson, changePerson, emptyPersonForm, toPersonForm } from './savePerson';
 import { listStation, readStationRecord } from './station';
 import { chairStand30s } from '../catalogue/protocols/chair-stand-30s/protocol';
+import { deskOf } from './desk';
 
 const today = '2026-03-02';
 let folder: string;
@@ -44,7 +45,7 @@ afterEach(() => {
 
 const form = { ...emptyPersonForm, name: 'Wilma Testerin', birthDate: '1948-05-06', heightCm: 160, massKg: 64 };
 async function add(more: object = {}): Promise<string> {
-  const saved = await addPerson(db, { ...form, ...more }, today, { evenSo: true });
+  const saved = await addPerson(deskOf(db, today), { ...form, ...more }, { evenSo: true });
   if (saved.kind !== 'saved') throw new Error(JSON.stringify(saved));
   return saved.id;
 }
@@ -52,7 +53,7 @@ async function add(more: object = {}): Promise<string> {
 async function addReady(more: object = {}): Promise<string> {
   const id = await add(more);
   const answers = Object.fromEntries(questionIds.map((q) => [q, q === 'active']));
-  await noteToday(db, id, { kind: 'screening', answers }, today, `questions-${id}`);
+  await noteToday(deskOf(db, today), id, { kind: 'screening', answers }, `questions-${id}`);
   return id;
 }
 type Loose = { kind: AttemptEvent['kind'] } & Record<string, unknown>;
@@ -69,7 +70,7 @@ const attemptOf = (personId: string, events: Loose[], more: object = {}) => ({
   ...more,
 });
 const send = (key: string, personId: string, events: Loose[], more: object = {}) =>
-  saveAttempt(db, key, attemptOf(personId, events, more), today);
+  saveAttempt(deskOf(db, today), key, attemptOf(personId, events, more));
 const sheet = (personId: string, tries: number[], more: object = {}) => ({
   ...{ testedOn: today, who: '', seatHeightCm: 43, shoes: 'flat' },
   lines: [
@@ -79,7 +80,7 @@ const sheet = (personId: string, tries: number[], more: object = {}) => ({
     },
   ],
 });
-const waiting = async (id: string) => (await readPerson(db, id, today))?.levelsWaiting.map((l) => l.code) ?? [];
+const waiting = async (id: string) => (await readPerson(deskOf(db, today), id))?.levelsWaiting.map((l) => l.code) ?? [];
 
 describe('the file', () => {
   test('closed, it is whole by itself: a copy of the one file has everybody', async () => {
@@ -116,7 +117,7 @@ describe('erasing', () => {
       fc.asyncProperty(fc.constantFrom(0, 1, 2), async (n) => {
         const before = await rows();
         const [name = '', id = ''] = [['Ada A', 'Bea B', 'Cleo C'][n], ids[n]];
-        expect(await erasePerson(db, id, name)).toEqual({ kind: 'erased' });
+        expect(await erasePerson(deskOf(db), id, name)).toEqual({ kind: 'erased' });
         expect(await rows()).toEqual(before.filter((row) => !row.includes(id) && !row.includes(`attempt-${n}`)));
         ids[n] = await addReady({ name });
         await send(`attempt-${n}`, ids[n], counted(8 + n));
@@ -129,26 +130,26 @@ describe('erasing', () => {
     const wrong = { kind: 'move', toPersonId: bea, reason: 'swapped' } as Loose;
     const back = { kind: 'move', toPersonId: ada, reason: 'no, it was right' } as Loose;
     await send('attempt-1', ada, [...counted(9), wrong, back]);
-    await erasePerson(db, bea, 'Bea B');
+    await erasePerson(deskOf(db), bea, 'Bea B');
     expect(JSON.stringify(await rows())).not.toContain(bea);
     expect((await listAttempts(db, [ada]))[0]?.trial).toMatchObject({ state: 'finished', value: 9, movedTo: ada });
-    expect(await rebuildResults(db)).toEqual([]);
+    expect(await rebuildResults(deskOf(db))).toEqual([]);
   });
   test('an id is a UUID of ours: a partner’s word can be no id, so it can erase nobody’s results', async () => {
     const sent = { name: 'Ada Partner', birthDate: '1950-01-01', externalId: 'finished' };
-    const saved = await postPerson(db, sent, today);
+    const saved = await postPerson(deskOf(db, today), sent);
     if (saved.kind !== 'saved') throw new Error(saved.kind);
     expect(saved.id).toMatch(/^[0-9a-f-]{36}$/);
-    expect((await describePerson(db, saved.id, today)) as object).toMatchObject({ externalId: 'finished' });
-    expect((await postPerson(db, { ...sent, id: 'finished' }, today)).kind).toBe('rejected');
-    expect((await addPerson(db, form, today, { id: 'finished' })).kind).toBe('rejected');
+    expect((await describePerson(deskOf(db, today), saved.id)) as object).toMatchObject({ externalId: 'finished' });
+    expect((await postPerson(deskOf(db, today), { ...sent, id: 'finished' })).kind).toBe('rejected');
+    expect((await addPerson(deskOf(db, today), form, { id: 'finished' })).kind).toBe('rejected');
   });
   test('while another program reads, it says soon, remembers, and is done when the reader is gone', async () => {
     const id = await add({ name: 'Zenobia Traceless' });
     const reader = new SQLite(file, { readonly: true });
     const reading = reader.prepare('select * from person').iterate();
     reading.next();
-    expect(await erasePerson(db, id, 'Zenobia Traceless')).toEqual({ kind: 'erased-soon' });
+    expect(await erasePerson(deskOf(db), id, 'Zenobia Traceless')).toEqual({ kind: 'erased-soon' });
     expect(await finishErasing(db)).toBe(false);
     reading.return?.();
     reader.close();
@@ -161,7 +162,7 @@ describe('one record that cannot be true', () => {
   test('a birth date after a test, or a move to somebody born later, is refused at the edge', async () => {
     const id = await addReady();
     await send('attempt-1', id, counted(9), { sittingDate: '1999-01-01' });
-    const born = await changePerson(db, id, { ...form, birthDate: '2000-01-01' }, today);
+    const born = await changePerson(deskOf(db, today), id, { ...form, birthDate: '2000-01-01' });
     expect(born).toMatchObject({ kind: 'rejected', errors: [{ path: '/birthDate' }] });
     const young = await add({ name: 'Young One', birthDate: '2001-01-01' });
     const moved = [...counted(9), { kind: 'move', toPersonId: young, reason: 'swapped' } as Loose];
@@ -175,24 +176,26 @@ describe('one record that cannot be true', () => {
     const [broken, well] = [await addReady({ name: 'Broken Record' }), await addReady({ name: 'Well Record' })];
     for (const [i, id] of [broken, well].entries()) await send(`attempt-${i}`, id, counted(9));
     await sql`UPDATE person SET birth_date = '2026-03-09' WHERE id = ${broken}`.execute(db);
-    const lines = await allLines(db, today);
+    const lines = await allLines(deskOf(db, today));
     expect(lines.map((l) => [l.name, l.state === 'unreadable'])).toEqual(
       expect.arrayContaining([
         ['Broken Record', true],
         ['Well Record', false],
       ]),
     );
-    await expect(readPerson(db, broken, today)).rejects.toThrow(Unreadable);
-    expect((await readIntake(db, broken, today))?.person.name).toBe('Broken Record');
-    expect((await listStation(db, chairStand30s, today, broken)).people.map((p) => p.name)).toEqual(['Well Record']);
-    await changePerson(db, broken, { ...form, name: 'Broken Record' }, today);
-    expect((await readPerson(db, broken, today))?.sittings).toHaveLength(1);
+    await expect(readPerson(deskOf(db, today), broken)).rejects.toThrow(Unreadable);
+    expect((await readIntake(deskOf(db, today), broken))?.person.name).toBe('Broken Record');
+    expect((await listStation(deskOf(db, today), chairStand30s, broken)).people.map((p) => p.name)).toEqual([
+      'Well Record',
+    ]);
+    await changePerson(deskOf(db, today), broken, { ...form, name: 'Broken Record' });
+    expect((await readPerson(deskOf(db, today), broken))?.sittings).toHaveLength(1);
   });
 });
 
 describe('forms that were opened earlier', () => {
   const opened = async (id: string) => {
-    const known = await readIntake(db, id, today);
+    const known = await readIntake(deskOf(db, today), id);
     if (!known) throw new Error('gone');
     return toPersonForm(known.person, known.intake, known.pains);
   };
@@ -210,98 +213,110 @@ describe('forms that were opened earlier', () => {
       ofTheEye: false,
     };
     const pain = { joint: 'knee', side: 'L', level: 6, since: null, asked: true };
-    await changePerson(db, id, { ...theirs, limiters: [limiter], pains: [pain] }, today, { opened: theirs });
-    expect(await changePerson(db, id, { ...mine, massKg: 61 }, today, { opened: mine })).toMatchObject({
+    await changePerson(deskOf(db, today), id, { ...theirs, limiters: [limiter], pains: [pain] }, { opened: theirs });
+    expect(await changePerson(deskOf(db, today), id, { ...mine, massKg: 61 }, { opened: mine })).toMatchObject({
       kind: 'saved',
     });
-    const known = await readKnown(db, id, today);
+    const known = await readKnown(deskOf(db), id, today);
     expect(known?.intake).toMatchObject({ massKg: 61, limiters: [{ kind: 'dizziness' }] });
     expect(known?.pains).toMatchObject([{ joint: 'knee', level: 6 }]);
   });
   test('the same thing changed in two ways is asked about, and nothing is written until it is said', async () => {
     const id = await add();
     const mine = await opened(id);
-    await changePerson(db, id, { ...mine, massKg: 62 }, today, { opened: mine });
-    const answer = await changePerson(db, id, { ...mine, massKg: 61 }, today, { opened: mine });
+    await changePerson(deskOf(db, today), id, { ...mine, massKg: 62 }, { opened: mine });
+    const answer = await changePerson(deskOf(db, today), id, { ...mine, massKg: 61 }, { opened: mine });
     expect(answer).toMatchObject({ kind: 'changed', clashes: [{ path: ['massKg'], mine: 61, theirs: 62 }] });
-    expect((await readKnown(db, id, today))?.intake.massKg).toBe(62);
+    expect((await readKnown(deskOf(db), id, today))?.intake.massKg).toBe(62);
     if (answer.kind !== 'changed') return;
-    await changePerson(db, id, answer.merged, today, { opened: answer.theirs });
-    expect((await readKnown(db, id, today))?.intake.massKg).toBe(61);
+    await changePerson(deskOf(db, today), id, answer.merged, { opened: answer.theirs });
+    expect((await readKnown(deskOf(db), id, today))?.intake.massKg).toBe(61);
   });
   test('sent twice, as after an answer that was lost, a form notes one intake', async () => {
     const id = await add();
     const mine = await opened(id);
-    for (let n = 0; n < 2; n++) await changePerson(db, id, { ...mine, massKg: 61 }, today, { opened: mine, key: 'k' });
+    for (let n = 0; n < 2; n++)
+      await changePerson(deskOf(db, today), id, { ...mine, massKg: 61 }, { opened: mine, key: 'k' });
     expect(await listIntakes(db, [id])).toHaveLength(2);
   });
   test('the cupboard: two tablets add each a chair and change each a number, and both are there', async () => {
-    const was = await readPlace(db);
+    const was = await readPlace(deskOf(db));
     const chair = (heightCm: number) => ({ heightCm, arms: false, stable: true, count: 1 });
     const with_ = (heightCm: number, more: object = {}) => ({
       ...{ ...was, emergencyNumber: '112', ...more },
       cupboard: { ...was.cupboard, chairs: [...was.cupboard.chairs, chair(heightCm)] },
     });
-    await changePlace(db, with_(50, { town: 'Lakeside' }), was);
-    expect(await changePlace(db, with_(52), was)).toEqual({ kind: 'saved' });
-    const now = await readPlace(db);
+    await changePlace(deskOf(db), with_(50, { town: 'Lakeside' }), was);
+    expect(await changePlace(deskOf(db), with_(52), was)).toEqual({ kind: 'saved' });
+    const now = await readPlace(deskOf(db));
     expect(now.town).toBe('Lakeside');
     expect(now.cupboard.chairs.map((c) => c.heightCm).sort()).toEqual([43, 46, 50, 52]);
-    expect(await changePlace(db, { ...now, town: 'Hillside' }, was)).toMatchObject({ kind: 'changed' });
+    expect(await changePlace(deskOf(db), { ...now, town: 'Hillside' }, was)).toMatchObject({ kind: 'changed' });
   });
   test('a group: renamed here and moved to another day there is both; ended there it is not made anew', async () => {
     const was = { name: 'Tuesday walk', weekday: 2, time: '10:00' };
-    await saveGroup(db, 'group-1', was);
-    await saveGroup(db, 'group-1', { ...was, weekday: 3 }, was);
-    expect(await saveGroup(db, 'group-1', { ...was, name: 'Lake walk' }, was)).toMatchObject({
+    await saveGroup(deskOf(db), 'group-1', was);
+    await saveGroup(deskOf(db), 'group-1', { ...was, weekday: 3 }, was);
+    expect(await saveGroup(deskOf(db), 'group-1', { ...was, name: 'Lake walk' }, was)).toMatchObject({
       group: { name: 'Lake walk', weekday: 3 },
     });
-    expect(await saveGroup(db, 'group-2', was, was)).toMatchObject({ kind: 'rejected' });
+    expect(await saveGroup(deskOf(db), 'group-2', was, was)).toMatchObject({ kind: 'rejected' });
   });
   test('norms: a table changed since the page was opened is not put aside unseen', async () => {
     const change = (id: string, seen: string | null) =>
-      changeNorms(db, 'chair-stand-30s', id, { table: null, cite: 'a', who: 'b', why: 'c' }, new Date(), seen);
+      changeNorms(
+        deskOf(db, undefined, new Date()),
+        'chair-stand-30s',
+        id,
+        { table: null, cite: 'a', who: 'b', why: 'c' },
+        seen,
+      );
     expect(await change('change-1', null)).toMatchObject({ kind: 'saved' });
     expect(await change('change-2', null)).toMatchObject({ kind: 'changed', by: { id: 'change-1' } });
     expect(await change('change-1', null)).toMatchObject({ kind: 'saved' });
     expect(await change('change-2', 'change-1')).toMatchObject({ kind: 'saved' });
-    expect(await normChanges(db, 'chair-stand-30s')).toHaveLength(2);
+    expect(await normChanges(deskOf(db), 'chair-stand-30s')).toHaveLength(2);
   });
 });
 
 describe('confirming', () => {
   test('what stood on the screen is confirmed once; again it says when; with something new since, nothing', async () => {
     const id = await addReady({ classesSoFar: 5 });
-    await enterSheet(db, sheet(id, [9]), today);
+    await enterSheet(deskOf(db, today), sheet(id, [9]));
     const seen = await waiting(id);
-    const both = await Promise.all([confirmLevels(db, id, seen, today), confirmLevels(db, id, seen, today)]);
+    const both = await Promise.all([
+      confirmLevels(deskOf(db, today), id, seen),
+      confirmLevels(deskOf(db, today), id, seen),
+    ]);
     expect(both.map((a) => a.kind)).toEqual(['confirmed', 'already']);
     expect(await listConfirmedLevels(db, [id])).toHaveLength(seen.length);
     expect(both[1]).toMatchObject({ at: expect.stringMatching(/^\d{4}-\d\d-\d\dT/) as string });
     const pain = { kind: 'pain', joint: 'knee', side: 'L', level: 6, since: null };
-    await noteToday(db, id, pain, today, 'pain-0001');
+    await noteToday(deskOf(db, today), id, pain, 'pain-0001');
     const now = await waiting(id);
     expect(now).not.toEqual(seen);
-    expect(await confirmLevels(db, id, [...now, 'S9/43/0@8x1'], today)).toEqual({ kind: 'changed', codes: now });
+    expect(await confirmLevels(deskOf(db, today), id, [...now, 'S9/43/0@8x1'])).toEqual({
+      kind: 'changed',
+      codes: now,
+    });
     expect(await listConfirmedLevels(db, [id])).toHaveLength(seen.length);
   });
   test('a ladder closed today is neither found by its code nor told as in force', async () => {
     const id = await addReady({ classesSoFar: 5 });
-    await enterSheet(db, sheet(id, [9]), today);
+    await enterSheet(deskOf(db, today), sheet(id, [9]));
     const seen = await waiting(id);
-    await confirmLevels(db, id, seen, today);
-    const found = async () => (await askRegister(db, { ...wholeRegister, search: 'H1' }, today)).lines.length;
+    await confirmLevels(deskOf(db, today), id, seen);
+    const found = async () => (await askRegister(deskOf(db, today), { ...wholeRegister, search: 'H1' })).lines.length;
     expect(await found()).toBe(1);
     await noteToday(
-      db,
+      deskOf(db, today),
       id,
       { kind: 'day-check', signs: ['chest'], pulse: null, pressures: [], skippedBecause: null },
-      today,
       'check-001',
     );
     expect(await found()).toBe(0);
-    expect(await describePerson(db, id, today)).toMatchObject({ levelsInForce: [] });
-    expect((await readPerson(db, id, today))?.levelsNow.every((l) => l.closedToday)).toBe(true);
+    expect(await describePerson(deskOf(db, today), id)).toMatchObject({ levelsInForce: [] });
+    expect((await readPerson(deskOf(db, today), id))?.levelsNow.every((l) => l.closedToday)).toBe(true);
   });
 });
 
@@ -310,33 +325,35 @@ describe('results', () => {
     const id = await addReady();
     const entered = [{ kind: 'entered', value: 6, handsUsed: false }] as Loose[];
     expect(await send('attempt-1', id, entered, { test: 'one-leg' })).toMatchObject({ errors: [{ path: '/side' }] });
-    expect(await enterSheet(db, sheet(id, [6], { test: 'one-leg' }), today)).toMatchObject({ kind: 'rejected' });
+    expect(await enterSheet(deskOf(db, today), sheet(id, [6], { test: 'one-leg' }))).toMatchObject({
+      kind: 'rejected',
+    });
     expect((await send('attempt-1', id, entered, { test: 'one-leg', side: 'L' })).kind).toBe('created');
   });
   test('a paper result typed in later does not displace the timed one, unless the sheet says that it counts', async () => {
     const id = await addReady();
     await send('attempt-1', id, counted(12));
-    await enterSheet(db, sheet(id, [7]), today);
-    const stands = async () => (await readPerson(db, id, today))?.sittings.map((s) => s.attempt.trial.counted);
+    await enterSheet(deskOf(db, today), sheet(id, [7]));
+    const stands = async () => (await readPerson(deskOf(db, today), id))?.sittings.map((s) => s.attempt.trial.counted);
     expect(await stands()).toEqual([12]);
-    await enterSheet(db, { ...sheet(id, [8]), counts: true }, today);
+    await enterSheet(deskOf(db, today), { ...sheet(id, [8]), counts: true });
     expect(await stands()).toEqual([8]);
   });
   test('a moved attempt lies with the other, both files list it, and a move taken back brings it home', async () => {
     const [ada, bea] = [await addReady({ name: 'Ada A' }), await addReady({ name: 'Bea B' })];
     const move = { kind: 'move', toPersonId: bea, reason: 'swapped chairs' } as Loose;
     await send('attempt-1', ada, [...counted(9), move]);
-    const stands = async (id: string) => (await readPerson(db, id, today))?.sittings.length;
+    const stands = async (id: string) => (await readPerson(deskOf(db, today), id))?.sittings.length;
     expect([await stands(ada), await stands(bea)]).toEqual([0, 1]);
-    expect((await readPerson(db, ada, today))?.movedAway).toMatchObject([{ toName: 'Bea B' }]);
+    expect((await readPerson(deskOf(db, today), ada))?.movedAway).toMatchObject([{ toName: 'Bea B' }]);
     await send('attempt-1', ada, [
       ...counted(9),
       move,
       { kind: 'strike', ofSeq: counted(9).length, reason: 'no swap' },
     ]);
     expect([await stands(ada), await stands(bea)]).toEqual([1, 0]);
-    expect((await readPerson(db, bea, today))?.movedAway).toMatchObject([{ toName: 'Ada A' }]);
-    expect((await readPerson(db, ada, today))?.movedAway).toEqual([]);
+    expect((await readPerson(deskOf(db, today), bea))?.movedAway).toMatchObject([{ toName: 'Ada A' }]);
+    expect((await readPerson(deskOf(db, today), ada))?.movedAway).toEqual([]);
   });
   test('conditions are not overwritten by being sent otherwise; they change by an event, and the old ones stay', async () => {
     const id = await addReady();
@@ -366,7 +383,7 @@ describe('results', () => {
     const answers = await Promise.all(Array.from({ length: 6 }, () => send('attempt-1', id, counted(9))));
     expect(answers.map((a) => a.kind).sort()).toEqual(['created', ...Array.from({ length: 5 }, () => 'known')]);
     const note = { personId: id, on: today, content: { kind: 'pain', joint: 'hip', side: 'L', level: 3, since: null } };
-    const notes = await Promise.all(Array.from({ length: 6 }, () => saveEntry(db, 'note-0001', note, today)));
+    const notes = await Promise.all(Array.from({ length: 6 }, () => saveEntry(deskOf(db, today), 'note-0001', note)));
     expect(notes.map((a) => a.kind).sort()).toEqual(['created', ...Array.from({ length: 5 }, () => 'known')]);
     expect(await listAttempts(db)).toHaveLength(1);
   });
@@ -374,13 +391,13 @@ describe('results', () => {
     const id = await addReady();
     for (let n = 0; n < 5; n++) await send(`attempt-${n}`, id, counted(n + 5));
     await sql`UPDATE attempt SET measure_version = 2, result_json = json_remove(result_json, '$.counts')`.execute(db);
-    expect(await rebuildResults(db)).toHaveLength(5);
-    expect(await bringResultsUpToDate(db)).toBe(5);
-    expect([await rebuildResults(db), await bringResultsUpToDate(db)]).toEqual([[], 0]);
+    expect(await rebuildResults(deskOf(db))).toHaveLength(5);
+    expect(await bringResultsUpToDate(deskOf(db))).toBe(5);
+    expect([await rebuildResults(deskOf(db)), await bringResultsUpToDate(deskOf(db))]).toEqual([[], 0]);
   });
   test('a try that broke off is to be repeated until that very test and side was done, on its day only', async () => {
     const id = await addReady();
-    const repeat = async (on = today) => (await readPerson(db, id, on))?.toRepeat.map((a) => [a.test, a.side]);
+    const repeat = async (on = today) => (await readPerson(deskOf(db, on), id))?.toRepeat.map((a) => [a.test, a.side]);
     await send('attempt-1', id, counted(9).slice(0, 3).concat({ kind: 'hold' }));
     await send('attempt-2', id, counted(9));
     expect(await repeat()).toEqual([]);
@@ -395,7 +412,8 @@ describe('answers that say kept are kept', () => {
   test('an entry known on another day or of other content is a conflict; its members in another order are not', async () => {
     const id = await add();
     const content = { kind: 'pain', joint: 'knee', side: 'L', level: 4, since: null };
-    const put = (on: string, of: object) => saveEntry(db, 'entry-001', { personId: id, on, content: of }, today);
+    const put = (on: string, of: object) =>
+      saveEntry(deskOf(db, today), 'entry-001', { personId: id, on, content: of });
     expect((await put(today, content)).kind).toBe('created');
     expect((await put(today, Object.fromEntries(Object.entries(content).reverse()))).kind).toBe('known');
     expect((await put('2026-03-01', content)).kind).toBe('conflict');
@@ -403,63 +421,71 @@ describe('answers that say kept are kept', () => {
   });
   test('a partner’s id sent again with the same content is the same person, with other content a conflict', async () => {
     const sent = { name: 'Ada Partner', birthDate: '1950-01-01', externalId: 'p-77' };
-    const first = await postPerson(db, sent, today);
-    expect(await postPerson(db, sent, today)).toEqual(first);
-    expect(await postPerson(db, { ...sent, birthDate: '1950-01-02' }, today)).toMatchObject({ kind: 'conflict' });
+    const first = await postPerson(deskOf(db, today), sent);
+    expect(await postPerson(deskOf(db, today), sent)).toEqual(first);
+    expect(await postPerson(deskOf(db, today), { ...sent, birthDate: '1950-01-02' })).toMatchObject({
+      kind: 'conflict',
+    });
   });
   test('one person added by two devices at once is one person and one question', async () => {
-    const both = await Promise.all([addPerson(db, form, today), addPerson(db, form, today)]);
+    const both = await Promise.all([addPerson(deskOf(db, today), form), addPerson(deskOf(db, today), form)]);
     expect(both.map((a) => a.kind)).toEqual(['saved', 'double']);
   });
   const roster = `name,birth date,group\n${Array.from({ length: 300 }, (_, i) => `Person ${String.fromCharCode(65 + (i % 26))}${i},19${40 + (i % 20)}-01-02,Friday walk`).join('\n')}\n`;
   const choice = { columns: null, dateOrder: null, units: 'metric' } as const;
   test('one roster by two devices at once is taken once, every row of it', async () => {
     const both = await Promise.all(
-      ['import-01', 'import-02'].map((id) => takeRoster(db, id, 'roster.csv', roster, choice, today)),
+      ['import-01', 'import-02'].map((id) => takeRoster(deskOf(db, today), id, 'roster.csv', roster, choice)),
     );
     expect(both.map((a) => (a.kind === 'taken' ? a.added : a.kind)).sort()).toEqual([0, 300]);
-    expect((await askRegister(db, wholeRegister, today)).total).toBe(300);
+    expect((await askRegister(deskOf(db, today), wholeRegister)).total).toBe(300);
   });
   test('an import of another file under its id, or one sent again after its undo, is a conflict', async () => {
-    const take = (text: string) => takeRoster(db, 'import-01', 'roster.csv', text, choice, today);
+    const take = (text: string) => takeRoster(deskOf(db, today), 'import-01', 'roster.csv', text, choice);
     const two = 'name,birth date\nAda A,1950-01-02\nBea B,1951-01-02\n';
     expect(await take(two)).toMatchObject({ kind: 'taken', added: 2 });
     expect(await take(two)).toMatchObject({ kind: 'taken', added: 2 });
     expect((await take(roster)).kind).toBe('conflict');
-    await undoRoster(db, 'import-01');
+    await undoRoster(deskOf(db), 'import-01');
     expect((await take(two)).kind).toBe('conflict');
-    expect((await previewRoster(db, two, choice, today)).good).toBe(2);
+    expect((await previewRoster(deskOf(db, today), two, choice)).good).toBe(2);
   });
   test('undone, an import leaves those of whom a page was handed out', async () => {
-    await takeRoster(db, 'import-01', 'r.csv', 'name,birth date\nAda A,1950-01-02\nBea B,1951-01-02\n', choice, today);
-    const { lines } = await askRegister(db, { ...wholeRegister, search: 'Ada' }, today);
-    const view = await readPerson(db, lines[0]?.id ?? '', today);
+    await takeRoster(
+      deskOf(db, today),
+      'import-01',
+      'r.csv',
+      'name,birth date\nAda A,1950-01-02\nBea B,1951-01-02\n',
+      choice,
+    );
+    const { lines } = await askRegister(deskOf(db, today), { ...wholeRegister, search: 'Ada' });
+    const view = await readPerson(deskOf(db, today), lines[0]?.id ?? '');
     if (!view) throw new Error('not taken');
-    const { fingerprint } = await readReport(db, view, { reader: 'person', percent: false }, today);
-    await keepPrinted(db, view.person.id, { reader: 'person', percent: false, fingerprint }, today, new Date());
-    expect(await undoRoster(db, 'import-01')).toEqual({ kind: 'undone', removed: 1, stayed: 1 });
+    const { fingerprint } = await readReport(deskOf(db, today), view, { reader: 'person', percent: false });
+    await keepPrinted(deskOf(db, today, new Date()), view.person.id, { reader: 'person', percent: false, fingerprint });
+    expect(await undoRoster(deskOf(db), 'import-01')).toEqual({ kind: 'undone', removed: 1, stayed: 1 });
   });
   test('a group of a roster has the day and time its name says, and no made-up Monday', async () => {
     const text = 'name,birth date,group\nAda A,1950-01-02,Thursday 14:30\nBea B,1951-01-02,Lake walk\n';
-    await takeRoster(db, 'import-01', 'r.csv', text, choice, today);
-    expect((await readGroups(db)).map(({ name, weekday, time }) => [name, weekday, time])).toEqual([
+    await takeRoster(deskOf(db, today), 'import-01', 'r.csv', text, choice);
+    expect((await readGroups(deskOf(db))).map(({ name, weekday, time }) => [name, weekday, time])).toEqual([
       ['Lake walk', 0, ''],
       ['Thursday 14:30', 4, '14:30'],
     ]);
-    expect(await groupsToday(db, today)).toEqual([]);
+    expect(await groupsToday(deskOf(db, today))).toEqual([]);
   });
 });
 
 describe('people and days', () => {
   test('taken back, joining a group leaves those who were in it before', async () => {
     const [ada, bea] = [await add({ name: 'Ada A' }), await add({ name: 'Bea B' })];
-    await saveGroup(db, 'group-1', { name: 'Walk', weekday: 1, time: '' });
+    await saveGroup(deskOf(db), 'group-1', { name: 'Walk', weekday: 1, time: '' });
     const join = { kind: 'join', groupId: 'group-1' } as const;
-    await withPeople(db, [ada], join, today);
-    const joined = await withPeople(db, [ada, bea], join, today);
+    await withPeople(deskOf(db, today), [ada], join);
+    const joined = await withPeople(deskOf(db, today), [ada, bea], join);
     expect(joined).toEqual([bea]);
-    await withPeople(db, joined, { ...join, kind: 'leave' }, today);
-    expect((await readSheetPeople(db, 'group-1', today)).people.map((p) => p.name)).toEqual(['Ada A']);
+    await withPeople(deskOf(db, today), joined, { ...join, kind: 'leave' });
+    expect((await readSheetPeople(deskOf(db, today), 'group-1')).people.map((p) => p.name)).toEqual(['Ada A']);
   });
   test('each deed says whom it changed, so that its opposite changes no more', async () => {
     const [ada, bea] = [await add({ name: 'Ada A' }), await add({ name: 'Bea B' })];
@@ -467,34 +493,33 @@ describe('people and days', () => {
       ['archive', 'restore'],
       ['sit-today', 'not-sit-today'],
     ] as const) {
-      expect(await withPeople(db, [ada], { kind: deed }, today)).toEqual([ada]);
-      expect(await withPeople(db, [ada, bea], { kind: deed }, today)).toEqual([bea]);
-      expect((await withPeople(db, [ada, bea], { kind: back }, today)).length).toBe(2);
+      expect(await withPeople(deskOf(db, today), [ada], { kind: deed })).toEqual([ada]);
+      expect(await withPeople(deskOf(db, today), [ada, bea], { kind: deed })).toEqual([bea]);
+      expect((await withPeople(deskOf(db, today), [ada, bea], { kind: back })).length).toBe(2);
     }
   });
   test('who was put aside is on no sheet, though still in the group', async () => {
     const [ada, bea] = [await add({ name: 'Ada A' }), await add({ name: 'Bea B' })];
-    await saveGroup(db, 'group-1', { name: 'Walk', weekday: 1, time: '' });
-    await withPeople(db, [ada, bea], { kind: 'join', groupId: 'group-1' }, today);
-    await withPeople(db, [ada], { kind: 'archive' }, today);
-    expect((await readSheetPeople(db, 'group-1', today)).people.map((p) => p.name)).toEqual(['Bea B']);
+    await saveGroup(deskOf(db), 'group-1', { name: 'Walk', weekday: 1, time: '' });
+    await withPeople(deskOf(db, today), [ada, bea], { kind: 'join', groupId: 'group-1' });
+    await withPeople(deskOf(db, today), [ada], { kind: 'archive' });
+    expect((await readSheetPeople(deskOf(db, today), 'group-1')).people.map((p) => p.name)).toEqual(['Bea B']);
   });
   test('medicines and contacts are not sent to the station, neither with the page nor before a start', async () => {
     const id = await addReady({ medicines: 'Quillipril', contact: { name: 'Kin Folk', phone: '555 0199' } });
-    const sent = [await listStation(db, chairStand30s, today, id), await readStationRecord(db, id)];
+    const sent = [await listStation(deskOf(db, today), chairStand30s, id), await readStationRecord(deskOf(db), id)];
     for (const word of ['Quillipril', 'Kin Folk', '555 0199']) expect(JSON.stringify(sent)).not.toContain(word);
-    expect(await readStationRecord(db, 'nobody')).toBeUndefined();
+    expect(await readStationRecord(deskOf(db), 'nobody')).toBeUndefined();
   });
   test('the lines of the register are those of the day that is asked for', async () => {
     const id = await addReady();
     await noteToday(
-      db,
+      deskOf(db, today),
       id,
       { kind: 'day-check', signs: ['ill'], pulse: null, pressures: [], skippedBecause: null },
-      today,
       'check-001',
     );
-    const state = async (on: string) => (await allLines(db, on))[0]?.state;
+    const state = async (on: string) => (await allLines(deskOf(db, on)))[0]?.state;
     expect([await state(today), await state('2026-03-03'), await state(today)]).toEqual([
       'not-today',
       'not-tested',
@@ -502,9 +527,9 @@ describe('people and days', () => {
     ]);
   });
   test('no emergency number is assumed, and writing one changes nothing else', async () => {
-    expect((await readPlace(db)).emergencyNumber).toBe('');
-    expect(await changeEmergencyNumber(db, ' ')).toMatchObject({ kind: 'rejected' });
-    expect(await changeEmergencyNumber(db, '144')).toEqual({ kind: 'saved' });
-    expect(await readPlace(db)).toEqual({ ...usualPlace, emergencyNumber: '144' });
+    expect((await readPlace(deskOf(db))).emergencyNumber).toBe('');
+    expect(await changeEmergencyNumber(deskOf(db), ' ')).toMatchObject({ kind: 'rejected' });
+    expect(await changeEmergencyNumber(deskOf(db), '144')).toEqual({ kind: 'saved' });
+    expect(await readPlace(deskOf(db))).toEqual({ ...usualPlace, emergencyNumber: '144' });
   });
 });

@@ -17,6 +17,7 @@ import { addPerson, addWalkIn, changePerson, emptyPersonForm, toPersonForm } fro
 import { listStation } from './station';
 import { protocols } from '../catalogue/protocols';
 import { testsToday } from './testsToday';
+import { deskOf } from './desk';
 
 const today = '2026-03-02';
 let folder: string;
@@ -34,7 +35,7 @@ afterEach(async () => {
 
 const form = { ...emptyPersonForm, name: 'Wilma Testerin', birthDate: '1948-05-06', heightCm: 160, massKg: 64 };
 async function add(more: object = {}): Promise<string> {
-  const saved = await addPerson(db, { ...form, ...more }, today);
+  const saved = await addPerson(deskOf(db, today), { ...form, ...more });
   if (saved.kind !== 'saved') throw new Error(JSON.stringify(saved));
   return saved.id;
 }
@@ -50,9 +51,9 @@ const paper = (personId: string, stands: number, more: object = {}, testedOn = t
     },
   ],
 });
-const waiting = async (id: string) => (await readPerson(db, id, today))?.levelsWaiting.map((l) => l.code) ?? [];
+const waiting = async (id: string) => (await readPerson(deskOf(db, today), id))?.levelsWaiting.map((l) => l.code) ?? [];
 const names = async (question: object) =>
-  (await askRegister(db, { ...wholeRegister, ...question }, today)).lines.map((l) => l.name);
+  (await askRegister(deskOf(db, today), { ...wholeRegister, ...question })).lines.map((l) => l.name);
 const well = {
   active: true,
   disease: false,
@@ -89,7 +90,7 @@ describe('finding somebody', () => {
     expect((await names({ search }))[0]).toBe(name);
   });
   test('a level code finds who trains on it, whole or in part, in any case', async () => {
-    const all = await askRegister(db, wholeRegister, today);
+    const all = await askRegister(deskOf(db, today), wholeRegister);
     const on = (code: string) =>
       all.lines.filter((l) => [...l.codes, ...l.waitingCodes].some((c) => c.startsWith(code)));
     expect(on('S5/43/').length).toBeGreaterThan(2);
@@ -112,9 +113,9 @@ describe('finding somebody', () => {
     expect(await names({ filter: 'not-tested' })).toEqual(['Casper Oyelaran', 'Maud Jessop']);
     expect(await names({ filter: 'to-complete' })).toEqual(['Maud Jessop']);
     expect(await names({ filter: 'held' })).toEqual(['Adelheid Pomm', 'Greta Munthal', 'Ruben Sastry']);
-    const byAge = await askRegister(db, { ...wholeRegister, sort: 'age', down: true }, today);
+    const byAge = await askRegister(deskOf(db, today), { ...wholeRegister, sort: 'age', down: true });
     expect(byAge.lines.slice(0, 2).map((l) => l.ageYears)).toEqual([93, 91]);
-    const [group] = await readGroups(db);
+    const [group] = await readGroups(deskOf(db));
     expect((await names({ groupId: group?.id })).length).toBeGreaterThan(4);
     expect((await names({ sort: 'due' })).at(-1)).toBe('Maud Jessop');
   });
@@ -124,11 +125,13 @@ describe('finding somebody', () => {
     expect([all.length, new Set(all).size]).toEqual([24, 24]);
   });
   test('what is written of somebody shows at once, and only they are worked out anew', async () => {
-    const [line] = (await askRegister(db, { ...wholeRegister, search: 'Casper' }, today)).lines;
+    const [line] = (await askRegister(deskOf(db, today), { ...wholeRegister, search: 'Casper' })).lines;
     const id = line?.id ?? '';
-    await enterSheet(db, paper(id, 12), today);
-    expect((await askRegister(db, { ...wholeRegister, search: 'Casper' }, today)).lines[0]?.stands?.counted).toBe(12);
-    await changePerson(db, id, { ...form, name: 'Casper Newname', birthDate: '1965-01-01' }, today);
+    await enterSheet(deskOf(db, today), paper(id, 12));
+    expect(
+      (await askRegister(deskOf(db, today), { ...wholeRegister, search: 'Casper' })).lines[0]?.stands?.counted,
+    ).toBe(12);
+    await changePerson(deskOf(db, today), id, { ...form, name: 'Casper Newname', birthDate: '1965-01-01' });
     expect(await names({ search: 'Newname' })).toEqual(['Casper Newname']);
     expect(await names({ search: 'Oyelaran' })).toEqual([]);
   });
@@ -138,7 +141,7 @@ describe('doubles', () => {
   test('born that day with a name like it, or of the very name; else nobody', async () => {
     await add();
     const like = async (name: string, birthDate: string) =>
-      (await lookForDoubles(db, { id: 'new', name, birthDate })).length;
+      (await lookForDoubles(deskOf(db), { id: 'new', name, birthDate })).length;
     expect(await like('Vilma Testerin', '1948-05-06')).toBe(1);
     expect(await like('Testerin Wilma', '1950-01-01')).toBe(1);
     expect(await like('Wilma Tester', '1950-01-01')).toBe(0);
@@ -146,8 +149,8 @@ describe('doubles', () => {
   });
   test('nothing is saved until it is said that this is somebody else', async () => {
     await add();
-    expect((await addPerson(db, form, today)).kind).toBe('double');
-    expect((await addPerson(db, form, today, { evenSo: true })).kind).toBe('saved');
+    expect((await addPerson(deskOf(db, today), form)).kind).toBe('double');
+    expect((await addPerson(deskOf(db, today), form, { evenSo: true })).kind).toBe('saved');
     expect((await names({})).length).toBe(2);
   });
 });
@@ -156,26 +159,28 @@ describe('groups, sitting, archive', () => {
   test('several go into a group and into the sitting of the day; each deed has its opposite', async () => {
     const ids = [await add({ name: 'Anna Aar' }), await add({ name: 'Berta Bro' }), await add({ name: 'Cora Cam' })];
     const group = { name: 'Monday 10:00', weekday: 1, time: '10:00' };
-    expect((await saveGroup(db, 'group-1', group)).kind).toBe('saved');
-    expect(await saveGroup(db, 'group-2', { ...group, time: '25:00', weekday: 8 })).toMatchObject({ kind: 'rejected' });
-    await withPeople(db, ids.slice(0, 2), { kind: 'join', groupId: 'group-1' }, today);
+    expect((await saveGroup(deskOf(db), 'group-1', group)).kind).toBe('saved');
+    expect(await saveGroup(deskOf(db), 'group-2', { ...group, time: '25:00', weekday: 8 })).toMatchObject({
+      kind: 'rejected',
+    });
+    await withPeople(deskOf(db, today), ids.slice(0, 2), { kind: 'join', groupId: 'group-1' });
     expect(await names({ groupId: 'group-1' })).toEqual(['Anna Aar', 'Berta Bro']);
-    expect(await groupsToday(db, today)).toEqual([{ id: 'group-1', name: 'Monday 10:00', people: 2 }]);
-    await seatGroup(db, 'group-1', today);
-    expect((await readSitting(db, today)).sort()).toEqual(ids.slice(0, 2).sort());
-    expect(await groupsToday(db, today)).toEqual([]);
-    const station = await listStation(db, protocols[0] as (typeof protocols)[number], today, ids[2] ?? null);
+    expect(await groupsToday(deskOf(db, today))).toEqual([{ id: 'group-1', name: 'Monday 10:00', people: 2 }]);
+    await seatGroup(deskOf(db, today), 'group-1');
+    expect((await readSitting(deskOf(db, today))).sort()).toEqual(ids.slice(0, 2).sort());
+    expect(await groupsToday(deskOf(db, today))).toEqual([]);
+    const station = await listStation(deskOf(db, today), protocols[0] as (typeof protocols)[number], ids[2] ?? null);
     expect([station.sitting, station.people.length]).toEqual([true, 3]);
-    await withPeople(db, ids, { kind: 'not-sit-today' }, today);
-    await withPeople(db, ids, { kind: 'leave', groupId: 'group-1' }, today);
-    expect([await readSitting(db, today), await names({ groupId: 'group-1' })]).toEqual([[], []]);
+    await withPeople(deskOf(db, today), ids, { kind: 'not-sit-today' });
+    await withPeople(deskOf(db, today), ids, { kind: 'leave', groupId: 'group-1' });
+    expect([await readSitting(deskOf(db, today)), await names({ groupId: 'group-1' })]).toEqual([[], []]);
   });
   test('put aside: in no list and no search, and back with everything', async () => {
     const id = await add();
-    await withPeople(db, [id], { kind: 'archive' }, today);
+    await withPeople(deskOf(db, today), [id], { kind: 'archive' });
     expect([await names({}), await names({ search: 'Wilma' })]).toEqual([[], []]);
     expect(await names({ filter: 'archived' })).toEqual(['Wilma Testerin']);
-    await withPeople(db, [id], { kind: 'restore' }, today);
+    await withPeople(deskOf(db, today), [id], { kind: 'restore' });
     expect(await names({ search: 'Wilma' })).toEqual(['Wilma Testerin']);
   });
 });
@@ -183,24 +188,31 @@ describe('groups, sitting, archive', () => {
 describe('a walk-in', () => {
   const six = { symptoms: false, disease: false, active: true, operation: false, falls: 'none' as const, pains: [] };
   test('is in the line at once; what was not asked closes what depends on it, until it is asked', async () => {
-    const saved = await addWalkIn(db, { name: 'Ada Nightly', ageYears: 77, normTable: 'female', ...six }, today);
+    const saved = await addWalkIn(deskOf(db, today), {
+      name: 'Ada Nightly',
+      ageYears: 77,
+      normTable: 'female',
+      ...six,
+    });
     if (saved.kind !== 'saved') throw new Error(JSON.stringify(saved));
-    const view = await readPerson(db, saved.id, today);
+    const view = await readPerson(deskOf(db, today), saved.id);
     if (!view) throw new Error('gone');
     expect([view.ageYears, view.known.readiness.outcome, view.path.next.step]).toEqual([77, 'ready', 'test']);
-    const open = await testsToday(db, view);
+    const open = await testsToday(deskOf(db), view);
     const closed = (test: string) => open.find((t) => t.protocol.id === test)?.closedBy.join() ?? '';
     expect(closed('chair-stand-30s')).toBe('');
     expect(closed('floor-transfer')).toContain('cannot lie down: not asked yet');
     const asked = { ...toPersonForm(view.person, view.known.intake, view.known.pains), toComplete: [] };
-    await changePerson(db, saved.id, asked, today);
-    const later = await readPerson(db, saved.id, today);
+    await changePerson(deskOf(db, today), saved.id, asked);
+    const later = await readPerson(deskOf(db, today), saved.id);
     expect(later?.known.limiters).toEqual([]);
   });
   test('with symptoms the answer is ask first; with falls, ready with care', async () => {
     const of = async (name: string, more: object) => {
-      const saved = await addWalkIn(db, { name, ageYears: 70, normTable: null, ...six, ...more }, today);
-      return saved.kind === 'saved' ? (await readPerson(db, saved.id, today))?.known.readiness.outcome : saved.kind;
+      const saved = await addWalkIn(deskOf(db, today), { name, ageYears: 70, normTable: null, ...six, ...more });
+      return saved.kind === 'saved'
+        ? (await readPerson(deskOf(db, today), saved.id))?.known.readiness.outcome
+        : saved.kind;
     };
     expect(await of('Bea One', { symptoms: true })).toBe('ask-first');
     expect(await of('Cleo Two', { falls: 'hurt-or-more' })).toBe('ready-with-care');
@@ -214,17 +226,22 @@ describe('entries', () => {
   test('the same key again changes nothing; with other content it is a conflict', async () => {
     const id = await add();
     const body = { personId: id, on: today, content: check };
-    expect((await saveEntry(db, 'check-0001', body, today)).kind).toBe('created');
-    expect((await saveEntry(db, 'check-0001', body, today)).kind).toBe('known');
-    expect((await saveEntry(db, 'check-0001', { ...body, content: { ...check, signs: [] } }, today)).kind).toBe(
+    expect((await saveEntry(deskOf(db, today), 'check-0001', body)).kind).toBe('created');
+    expect((await saveEntry(deskOf(db, today), 'check-0001', body)).kind).toBe('known');
+    expect((await saveEntry(deskOf(db, today), 'check-0001', { ...body, content: { ...check, signs: [] } })).kind).toBe(
       'conflict',
     );
-    expect((await readPerson(db, id, today))?.known.readiness.outcome).toBe('not-today');
+    expect((await readPerson(deskOf(db, today), id))?.known.readiness.outcome).toBe('not-today');
   });
   test('faults by field: a day to come, nobody, an unknown kind, a pressure upside down, limits not written', async () => {
     const id = await add();
     const faults = async (body: object) => {
-      const answer = await saveEntry(db, 'check-0002', { personId: id, on: today, content: check, ...body }, today);
+      const answer = await saveEntry(deskOf(db, today), 'check-0002', {
+        personId: id,
+        on: today,
+        content: check,
+        ...body,
+      });
       return answer.kind === 'rejected' ? answer.errors.map((e) => e.path) : answer.kind;
     };
     expect(await faults({ on: '2026-03-03' })).toEqual(['/on']);
@@ -242,9 +259,9 @@ describe('entries', () => {
     const id = await add();
     const fall = { fellOn: today, hurt: false, lookedAt: false, headStruck: false, unexplained: false };
     const twice = { ...form, falls: [fall, fall] };
-    await changePerson(db, id, twice, today, { key: 'form-key' });
-    await changePerson(db, id, twice, today, { key: 'form-key' });
-    expect((await readPerson(db, id, today))?.known.falls).toHaveLength(2);
+    await changePerson(deskOf(db, today), id, twice, { key: 'form-key' });
+    await changePerson(deskOf(db, today), id, twice, { key: 'form-key' });
+    expect((await readPerson(deskOf(db, today), id))?.known.falls).toHaveLength(2);
   });
 });
 
@@ -257,22 +274,21 @@ describe('erase', () => {
       pains: [{ joint: 'knee', side: 'L', level: 4, since: null, asked: true }],
     });
     const other = await add({ name: 'Berta Bro' });
-    await noteToday(db, id, { kind: 'screening', answers: well }, today, 'screening-1');
+    await noteToday(deskOf(db, today), id, { kind: 'screening', answers: well }, 'screening-1');
     await noteToday(
-      db,
+      deskOf(db, today),
       id,
       { kind: 'clearance', by: 'Dr Zebulon', answer: 'may', limits: '', until: null },
-      today,
       'answer-001',
     );
-    await enterSheet(db, paper(id, 9), today);
-    await confirmLevels(db, id, await waiting(id), today);
-    await withPeople(db, [id, other], { kind: 'sit-today' }, today);
-    const view = await readPerson(db, id, today);
+    await enterSheet(deskOf(db, today), paper(id, 9));
+    await confirmLevels(deskOf(db, today), id, await waiting(id));
+    await withPeople(deskOf(db, today), [id, other], { kind: 'sit-today' });
+    const view = await readPerson(deskOf(db, today), id);
     if (!view) throw new Error('Xaveria is gone already');
-    const { fingerprint } = await readReport(db, view, { reader: 'person', percent: false }, today);
+    const { fingerprint } = await readReport(deskOf(db, today), view, { reader: 'person', percent: false });
     const printed = { reader: 'person', percent: false, fingerprint };
-    expect(await keepPrinted(db, id, printed, today, new Date())).toEqual({ kind: 'kept' });
+    expect(await keepPrinted(deskOf(db, today, new Date()), id, printed)).toEqual({ kind: 'kept' });
     // A trial that was theirs for a moment and went back names them in its events.
     const stamp = (seq: number) => ({ seq, atMs: seq, wallMs: seq, by: 'hand' });
     const events = [
@@ -288,7 +304,7 @@ describe('erase', () => {
       conditions: {},
       events,
     };
-    await saveAttempt(db, 'moved-001', body, today);
+    await saveAttempt(deskOf(db, today), 'moved-001', body);
     const traces = ['Quillfeather', 'zorbamycin', 'Zebulon', '555 0199', id];
     const found = () => {
       const text = ['', '-wal', '-shm']
@@ -299,34 +315,39 @@ describe('erase', () => {
       return traces.filter((trace) => text.includes(trace));
     };
     expect(found()).toEqual(traces);
-    expect(await erasePerson(db, id, 'Xaveria')).toEqual({ kind: 'name-differs' });
-    expect(await readPerson(db, id, today)).toBeDefined();
-    expect(await erasePerson(db, id, 'Xaveria Quillfeather ')).toEqual({ kind: 'erased' });
+    expect(await erasePerson(deskOf(db), id, 'Xaveria')).toEqual({ kind: 'name-differs' });
+    expect(await readPerson(deskOf(db, today), id)).toBeDefined();
+    expect(await erasePerson(deskOf(db), id, 'Xaveria Quillfeather ')).toEqual({ kind: 'erased' });
     expect(found()).toEqual([]);
     expect(await names({})).toEqual(['Berta Bro']);
-    expect((await readPerson(db, other, today))?.sittings[0]?.attempt.trial.counted).toBe(8);
-    expect(await erasePerson(db, id, 'Xaveria Quillfeather')).toEqual({ kind: 'not-found' });
+    expect((await readPerson(deskOf(db, today), other))?.sittings[0]?.attempt.trial.counted).toBe(8);
+    expect(await erasePerson(deskOf(db), id, 'Xaveria Quillfeather')).toEqual({ kind: 'not-found' });
   });
 });
 
 describe('the open interface to people', () => {
   test('a person with a name and a birth date is taken; all that was not sent waits', async () => {
-    const saved = await postPerson(db, { name: 'Ada Sent', birthDate: '1950-02-03' }, today);
+    const saved = await postPerson(deskOf(db, today), { name: 'Ada Sent', birthDate: '1950-02-03' });
     if (saved.kind !== 'saved') throw new Error(JSON.stringify(saved));
-    const body = await describePerson(db, saved.id, today);
+    const body = await describePerson(deskOf(db, today), saved.id);
     expect(body).toMatchObject({ name: 'Ada Sent', ageYears: 76, readiness: { outcome: 'ask-first', asked: 'never' } });
-    expect((await askRegister(db, wholeRegister, today)).lines[0]?.toComplete).toBe(6);
-    expect((await postPerson(db, { name: 'Ada Sent', birthDate: '1950-02-03' }, today)).kind).toBe('double');
+    expect((await askRegister(deskOf(db, today), wholeRegister)).lines[0]?.toComplete).toBe(6);
+    expect((await postPerson(deskOf(db, today), { name: 'Ada Sent', birthDate: '1950-02-03' })).kind).toBe('double');
   });
   test('unknown and wrong fields are refused by name', async () => {
-    const answer = await postPerson(db, { name: 'A', birthDate: '1950-02-30', shoeSize: 40, heightCm: 'tall' }, today);
+    const answer = await postPerson(deskOf(db, today), {
+      name: 'A',
+      birthDate: '1950-02-30',
+      shoeSize: 40,
+      heightCm: 'tall',
+    });
     expect(answer.kind === 'rejected' && [...new Set(answer.errors.map((e) => e.path))].sort()).toEqual([
       '/birthDate',
       '/heightCm',
       '/name',
       '/shoeSize',
     ]);
-    const asked = await askPeople(db, new URLSearchParams('limit=many&filter=late&colour=red'), today);
+    const asked = await askPeople(deskOf(db, today), new URLSearchParams('limit=many&filter=late&colour=red'));
     expect(asked.kind === 'rejected' && asked.errors.map((e) => e.path).sort()).toEqual([
       '/colour',
       '/filter',

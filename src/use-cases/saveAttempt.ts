@@ -2,7 +2,7 @@ import { protocolById } from '../catalogue/protocols';
 import { measureVersion, readCountTrial } from '../core/measure/countTrial';
 import { readMeasuredTrial, type Trial } from '../core/measure/measuredTrial';
 import type { AttemptEvent } from '../core/shapes/attempt';
-import type { IsoDate, Side } from '../core/shapes/facts';
+import type { Side } from '../core/shapes/facts';
 import type { Protocol } from '../core/shapes/protocol';
 import {
   deriveAnew,
@@ -14,11 +14,11 @@ import {
   type ClientKey,
   type Derive,
 } from '../database/attempts';
-import { inOne, type Register } from '../database/connection';
 import { findPerson } from '../database/people';
 import { attemptBody, type AttemptBody } from '../schemas/attempt';
 import { parse, type FieldError } from '../schemas/parse';
 import { resultFaults, sideFaults } from '../schemas/requests';
+import { together, type Desk } from './desk';
 
 export type SaveAttempt =
   | { readonly kind: 'created' | 'known'; readonly trial: Trial }
@@ -28,23 +28,18 @@ export type SaveAttempt =
   | { readonly kind: 'rejected'; readonly errors: readonly FieldError[] };
 
 /** Stores the whole list of events of an attempt. Sending it again is harmless; nothing acknowledged is ever lost. */
-export async function saveAttempt(
-  db: Register,
-  clientKey: ClientKey,
-  input: unknown,
-  today: IsoDate,
-): Promise<SaveAttempt> {
+export async function saveAttempt(desk: Desk, clientKey: ClientKey, input: unknown): Promise<SaveAttempt> {
   const parsed = parse(attemptBody, input);
   if (parsed.kind === 'bad') return { kind: 'rejected', errors: parsed.errors };
   const body = parsed.value;
   const protocol = protocolById(body.test);
   // Whoever it is for is looked at in the transaction that writes it: nobody is erased in between.
-  return inOne(db, async (trx) => {
-    const errors = await faultsOf(trx, clientKey, body, protocol, today);
+  return together(desk, async (trx) => {
+    const errors = await faultsOf(trx, clientKey, body, protocol);
     if (errors.length > 0 || !protocol) return { kind: 'rejected', errors };
     const { personId, test, protocolVersion, sittingDate, side = null, conditions, events } = body;
     const head = { clientKey, personId, test, protocolVersion, sittingDate, side, conditions };
-    return storeAttempt(trx, head, events, deriving(protocol), new Date());
+    return storeAttempt(trx.db, head, events, deriving(protocol), desk.now());
   });
 }
 
@@ -63,12 +58,12 @@ export function readTrial(protocol: Protocol, events: readonly AttemptEvent[]): 
 }
 
 async function faultsOf(
-  db: Register,
+  desk: Desk,
   clientKey: ClientKey,
   body: AttemptBody,
   protocol: Protocol | undefined,
-  today: IsoDate,
 ): Promise<FieldError[]> {
+  const today = desk.today();
   const faults: FieldError[] = [];
   const fault = (path: string, message: string) => faults.push({ path, message });
   if (!/^[A-Za-z0-9_-]{8,64}$/.test(clientKey))
@@ -76,7 +71,7 @@ async function faultsOf(
   if (!protocol) fault('/test', `there is no test ${body.test}`);
   else if (body.protocolVersion > protocol.version)
     fault('/protocolVersion', `the newest version of ${body.test} is ${protocol.version}`);
-  const person = await findPerson(db, body.personId);
+  const person = await findPerson(desk.db, body.personId);
   if (!person) fault('/personId', 'nobody in the register has this id');
   else if (body.sittingDate < person.birthDate) fault('/sittingDate', 'is before the birth date');
   if (protocol) for (const message of sideFaults(body.side ?? null, protocol)) fault('/side', message);
@@ -89,7 +84,7 @@ async function faultsOf(
       for (const [field, message] of eventFaults(event, protocol, body.side ?? null))
         fault(`/events/${i}${field}`, message);
     if (event.kind !== 'move') continue;
-    const to = await findPerson(db, event.toPersonId);
+    const to = await findPerson(desk.db, event.toPersonId);
     if (!to) fault(`/events/${i}/toPersonId`, 'nobody in the register has this id');
     else if (body.sittingDate < to.birthDate)
       fault(`/events/${i}/toPersonId`, `was not born yet on ${body.sittingDate}`);
@@ -113,11 +108,11 @@ function eventFaults(event: AttemptEvent, protocol: Protocol, side: Side | null)
 }
 
 /** Derives every stored result anew from its events; the differences, which should be none. */
-export async function rebuildResults(db: Register): Promise<readonly ClientKey[]> {
+export async function rebuildResults(desk: Desk): Promise<readonly ClientKey[]> {
   const differing: ClientKey[] = [];
-  for (const attempt of await listAttempts(db)) {
+  for (const attempt of await listAttempts(desk.db)) {
     const protocol = protocolById(attempt.test);
-    const trial = protocol && readTrial(protocol, await eventsOf(db, attempt.clientKey));
+    const trial = protocol && readTrial(protocol, await eventsOf(desk.db, attempt.clientKey));
     if (JSON.stringify(trial) !== JSON.stringify(attempt.trial)) differing.push(attempt.clientKey);
   }
   return differing;
@@ -126,15 +121,15 @@ export async function rebuildResults(db: Register): Promise<readonly ClientKey[]
 const batch = 200;
 
 /** Results that an earlier version derived are derived anew, some at a time so that others are answered between. */
-export async function bringResultsUpToDate(db: Register): Promise<number> {
+export async function bringResultsUpToDate(desk: Desk): Promise<number> {
   for (let done = 0; ;) {
-    const keys = await keysOfOlderResults(db, measureVersion, batch);
+    const keys = await keysOfOlderResults(desk.db, measureVersion, batch);
     if (keys.length === 0) return done;
-    await inOne(db, async (trx) => {
+    await together(desk, async (trx) => {
       for (const key of keys) {
-        const protocol = protocolById((await findAttempt(trx, key))?.test ?? '');
+        const protocol = protocolById((await findAttempt(trx.db, key))?.test ?? '');
         if (!protocol) throw new RangeError(`bringResultsUpToDate: ${key} is of a test the catalogue does not hold`);
-        await deriveAnew(trx, key, deriving(protocol));
+        await deriveAnew(trx.db, key, deriving(protocol));
       }
     });
     done += keys.length;

@@ -1,38 +1,33 @@
-import type { IsoDate } from '../core/shapes/facts';
 import type { PersonId } from '../core/shapes/person';
-import { inOne, type Register } from '../database/connection';
 import { storeEntry } from '../database/entries';
 import { findPerson } from '../database/people';
 import { entryBody } from '../schemas/entry';
 import { parse, type FieldError } from '../schemas/parse';
+import { together, type Desk } from './desk';
 
 export type SaveEntry =
   | { readonly kind: 'created' | 'known' | 'conflict' }
   | { readonly kind: 'rejected'; readonly errors: readonly FieldError[] };
 
 /** Notes something of a person once: a day check, an answer, an incident. Sending it again is harmless. */
-export async function saveEntry(db: Register, id: string, input: unknown, today: IsoDate): Promise<SaveEntry> {
+export async function saveEntry(desk: Desk, id: string, input: unknown): Promise<SaveEntry> {
+  const today = desk.today();
   const parsed = parse(entryBody(today), input);
   if (parsed.kind === 'bad') return { kind: 'rejected', errors: parsed.errors };
   const { personId, on, content } = parsed.value;
   const errors: FieldError[] = [];
-  return inOne(db, async (trx) => {
+  return together(desk, async (trx) => {
     if (!/^[A-Za-z0-9_-]{8,64}$/.test(id))
       errors.push({ path: '', message: 'the key in the address must be 8 to 64 letters, digits, - or _' });
-    if (!(await findPerson(trx, personId)))
+    if (!(await findPerson(trx.db, personId)))
       errors.push({ path: '/personId', message: 'nobody in the register has this id' });
     if (errors.length > 0) return { kind: 'rejected', errors };
-    return { kind: await storeEntry(trx, { id, personId, on, savedAt: new Date().toISOString(), content }) };
+    return { kind: await storeEntry(trx.db, { id, personId, on, savedAt: desk.now().toISOString(), content }) };
   });
 }
 
 /** The same for a form that is known to be of this person and today. */
-export async function noteToday(
-  db: Register,
-  personId: PersonId,
-  content: unknown,
-  today: IsoDate,
-  key: string,
-): Promise<SaveEntry> {
-  return saveEntry(db, key, { personId, on: today, content }, today);
+export async function noteToday(desk: Desk, personId: PersonId, content: unknown, key: string): Promise<SaveEntry> {
+  const today = desk.today();
+  return saveEntry(desk, key, { personId, on: today, content });
 }

@@ -7,14 +7,14 @@ import type { IsoDate } from '../core/shapes/facts';
 import type { Entry, EntryContent, Intake } from '../core/shapes/intake';
 import type { Person, PersonId } from '../core/shapes/person';
 import { readinessRules } from '../catalogue/readiness/readiness';
-import { inOne, type Register } from '../database/connection';
 import { firstTestedOn } from '../database/attempts';
 import { listEntries } from '../database/entries';
 import * as people from '../database/people';
-import { parse, type FieldError } from '../schemas/parse';
+import { openedAs, parse, type FieldError } from '../schemas/parse';
 import { personForm, personItem, walkInForm, type PersonForm, type WalkInForm } from '../schemas/person';
 import { lookForDoubles, type Double } from './doubles';
 import { hashOf } from './hash';
+import { together, type Desk } from './desk';
 
 export type SavePerson =
   | { readonly kind: 'saved'; readonly id: PersonId }
@@ -47,17 +47,19 @@ interface Adding {
  * conflict.
  * @param input the whole form, as typed
  */
-export async function addPerson(db: Register, input: unknown, today: IsoDate, how: Adding = {}): Promise<SavePerson> {
+export async function addPerson(desk: Desk, input: unknown, how: Adding = {}): Promise<SavePerson> {
+  const today = desk.today();
   const parsed = parse(personForm(today), input);
   if (parsed.kind === 'bad') return { kind: 'rejected', errors: parsed.errors };
   const { id = crypto.randomUUID(), notedOn = today } = how;
   const person = toPerson(id, parsed.value);
   const contents = contentsOf(parsed.value, parsed.value, [], notedOn);
-  return add(db, person, toIntake(parsed.value, notedOn), contents, parsed.value, { ...how, id, notedOn });
+  return add(desk, person, toIntake(parsed.value, notedOn), contents, parsed.value, { ...how, id, notedOn });
 }
 
 /** Adds somebody who turned up: name, age, norm table and six questions. The rest waits as "to complete". */
-export async function addWalkIn(db: Register, input: unknown, today: IsoDate, how: Adding = {}): Promise<SavePerson> {
+export async function addWalkIn(desk: Desk, input: unknown, how: Adding = {}): Promise<SavePerson> {
+  const today = desk.today();
   const parsed = parse(walkInForm(today), input);
   if (parsed.kind === 'bad') return { kind: 'rejected', errors: parsed.errors };
   const form = parsed.value;
@@ -75,12 +77,12 @@ export async function addWalkIn(db: Register, input: unknown, today: IsoDate, ho
     notedOn: today,
     toComplete: ['birth-date', 'body', 'bones', 'nerves', 'floor', 'aids', 'contacts'],
   };
-  return add(db, person, intake, walkInContents(form, today), form, { ...how, id, notedOn: today });
+  return add(desk, person, intake, walkInContents(form, today), form, { ...how, id, notedOn: today });
 }
 
 /** @param asked the form as it was sent, by which the same request is known again */
 async function add(
-  db: Register,
+  desk: Desk,
   person: Person,
   intake: Intake,
   contents: readonly EntryContent[],
@@ -89,10 +91,10 @@ async function add(
 ): Promise<SavePerson> {
   if (!isUuid(id)) return { kind: 'rejected', errors: [{ path: '/id', message: 'must be a UUID made for this form' }] };
   const sentHash = hashOf(canonicalJson(asked));
-  const at = new Date();
+  const at = desk.now();
   // Looked for in the transaction that adds: of two devices with the same person one finds the other’s.
-  return inOne(db, async (trx): Promise<SavePerson> => {
-    const known = await people.findSent(trx, id, externalId ?? null);
+  return together(desk, async (trx): Promise<SavePerson> => {
+    const known = await people.findSent(trx.db, id, externalId ?? null);
     if (known)
       return known.sentHash === sentHash
         ? { kind: 'saved', id: known.id }
@@ -100,7 +102,7 @@ async function add(
     const doubles = evenSo ? [] : await lookForDoubles(trx, person);
     if (doubles.length > 0) return { kind: 'double', doubles };
     const entries = toEntries(id, id, contents, notedOn, at);
-    await people.addPerson(trx, person, intake, entries, { externalId: externalId ?? null, sentHash }, at);
+    await people.addPerson(trx.db, person, intake, entries, { externalId: externalId ?? null, sentHash }, at);
     return { kind: 'saved', id };
   });
 }
@@ -116,46 +118,44 @@ export interface Changing {
 
 /** Changes a person and notes a new intake from today on; what was known before stays readable. */
 export async function changePerson(
-  db: Register,
+  desk: Desk,
   id: PersonId,
   input: unknown,
-  today: IsoDate,
   { key = crypto.randomUUID(), opened }: Changing = {},
 ): Promise<SavePerson> {
+  const today = desk.today();
   const parsed = parse(personForm(today), input);
   if (parsed.kind === 'bad') return { kind: 'rejected', errors: parsed.errors };
-  return inOne(db, async (trx): Promise<SavePerson> => {
-    const person = await people.findPerson(trx, id);
+  return together(desk, async (trx): Promise<SavePerson> => {
+    const person = await people.findPerson(trx.db, id);
     if (!person) return { kind: 'not-found' };
-    const newest = (await people.listIntakes(trx, [id])).at(-1)?.intake;
+    const newest = (await people.listIntakes(trx.db, [id])).at(-1)?.intake;
     const { savedAt, ...before } = newest ?? { ...nothingKnown(today), savedAt: '' };
-    const known = await listEntries(trx, [id]);
+    const known = await listEntries(trx.db, [id]);
     const pains = painsOn(entriesUntil(known, today), today, readinessRules);
     const theirs = toPersonForm(person, before, pains);
-    const shown = (isObject(opened) ? opened : theirs) as PersonForm;
+    const shown = openedAs(theirs, opened) ?? theirs;
     const { merged, clashes } = mergeChanges(shown, parsed.value, theirs, personItem);
     if (clashes.length > 0) return { kind: 'changed', theirs, merged, clashes };
     const errors = await birthFaults(trx, id, merged.birthDate);
     if (errors.length > 0) return { kind: 'rejected', errors };
-    const at = new Date();
+    const at = desk.now();
     const entries = toEntries(id, key, contentsOf(merged, shown, known, today), today, at).filter(
       (e) => !known.some((k) => k.id === e.id),
     );
     const intake = toIntake(merged, today);
     // A form sent twice notes one intake.
     const again = newest !== undefined && canonicalJson(intake) === canonicalJson(before);
-    await people.changePerson(trx, toPerson(id, merged), again ? null : intake, entries, at);
+    await people.changePerson(trx.db, toPerson(id, merged), again ? null : intake, entries, at);
     return { kind: 'saved', id };
   });
 }
 
-const isObject = (v: unknown): v is object => typeof v === 'object' && v !== null;
-
 const nothingKnown = (notedOn: IsoDate): Intake => ({ ...emptyIntake, notedOn });
 
 /** A result of somebody not born yet could not be read again. */
-async function birthFaults(db: Register, id: PersonId, birthDate: IsoDate): Promise<FieldError[]> {
-  const first = await firstTestedOn(db, id);
+async function birthFaults(desk: Desk, id: PersonId, birthDate: IsoDate): Promise<FieldError[]> {
+  const first = await firstTestedOn(desk.db, id);
   if (first === undefined || birthDate <= first) return [];
   return [{ path: '/birthDate', message: `They were tested on ${first}, before this date: look at the year.` }];
 }

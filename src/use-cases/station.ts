@@ -1,14 +1,13 @@
 import { rowFor } from '../core/score/rank';
-import type { IsoDate } from '../core/shapes/facts';
 import type { NormRow } from '../core/shapes/norms';
 import type { PersonRecord } from '../core/shapes/intake';
 import type { Person, PersonId } from '../core/shapes/person';
 import type { Protocol } from '../core/shapes/protocol';
-import type { Register } from '../database/connection';
 import { sittingOn } from '../database/groups';
 import { listPeople } from '../database/people';
 import { allLines } from './everybody';
 import { recordsOf, viewsOf } from './readPeople';
+import { type Desk } from './desk';
 
 /** People a station page takes along when no sitting was put together; more are found by name. */
 const most = 60;
@@ -17,18 +16,19 @@ const most = 60;
  * What the station page takes along, so that it needs no server while a test runs: today's sitting, or else those who
  * are due first; and the one it was opened for.
  */
-export async function listStation(db: Register, protocol: Protocol, today: IsoDate, asked: PersonId | null) {
-  const sitting = new Set(await sittingOn(db, today));
-  const chosen = sitting.size > 0 ? sitting : await dueFirst(db, today);
+export async function listStation(desk: Desk, protocol: Protocol, asked: PersonId | null) {
+  const today = desk.today();
+  const sitting = new Set(await sittingOn(desk.db, today));
+  const chosen = sitting.size > 0 ? sitting : await dueFirst(desk);
   if (asked !== null) chosen.add(asked);
-  const people = (await listPeople(db)).filter((p) => chosen.has(p.id) && !p.archived);
+  const people = (await listPeople(desk.db)).filter((p) => chosen.has(p.id) && !p.archived);
   const records = await recordsOf(
-    db,
+    desk,
     people.map((p) => p.id),
   );
   return {
     sitting: sitting.size > 0,
-    people: (await viewsOf(db, people, today)).map(({ person, ageYears, sittings, levels, due }) => ({
+    people: (await viewsOf(desk, people)).map(({ person, ageYears, sittings, levels, due }) => ({
       id: person.id,
       name: person.name,
       ageYears,
@@ -42,8 +42,8 @@ export async function listStation(db: Register, protocol: Protocol, today: IsoDa
 }
 
 /** What the station reads of one person, as it stands now. */
-export async function readStationRecord(db: Register, id: PersonId): Promise<PersonRecord | undefined> {
-  const record = (await recordsOf(db, [id])).get(id);
+export async function readStationRecord(desk: Desk, id: PersonId): Promise<PersonRecord | undefined> {
+  const record = (await recordsOf(desk, [id])).get(id);
   return record && record.intakes.length > 0 ? remembered(record) : undefined;
 }
 
@@ -56,8 +56,8 @@ function remembered(record: PersonRecord): PersonRecord {
   };
 }
 
-async function dueFirst(db: Register, today: IsoDate): Promise<Set<PersonId>> {
-  const lines = await allLines(db, today);
+async function dueFirst(desk: Desk): Promise<Set<PersonId>> {
+  const lines = await allLines(desk);
   const rank = {
     unreadable: 4,
     'not-tested': 0,

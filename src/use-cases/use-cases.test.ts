@@ -16,6 +16,7 @@ import { enterSheet } from './enterSheet';
 import { rebuildResults, saveAttempt } from './saveAttempt';
 import { noteToday } from './saveEntry';
 import { addPerson, changePerson, emptyPersonForm } from './savePerson';
+import { deskOf } from './desk';
 
 const today = '2026-03-02';
 let folder: string;
@@ -40,10 +41,10 @@ const form = {
   massKg: 64,
 };
 async function add(more: object = {}): Promise<string> {
-  const saved = await addPerson(db, { ...form, ...more }, today);
+  const saved = await addPerson(deskOf(db, today), { ...form, ...more });
   if (saved.kind !== 'saved') throw new Error(JSON.stringify(saved));
   const answers = Object.fromEntries(questionIds.map((id) => [id, id === 'active']));
-  await noteToday(db, saved.id, { kind: 'screening', answers }, today, `questions-${saved.id}`);
+  await noteToday(deskOf(db, today), saved.id, { kind: 'screening', answers }, `questions-${saved.id}`);
   return saved.id;
 }
 
@@ -60,7 +61,7 @@ describe('the register file', () => {
   test('opened twice it is migrated once', async () => {
     const id = await add();
     const again = await openRegister(file);
-    expect((await readPerson(again, id, today))?.person.name).toBe('Wilma Testerin');
+    expect((await readPerson(deskOf(again, today), id))?.person.name).toBe('Wilma Testerin');
     await again.destroy();
   });
   test('one from a newer version is refused in one line and left untouched, byte for byte', async () => {
@@ -90,7 +91,7 @@ describe('people', () => {
       classesSoFar: -1,
       extra: 1,
     };
-    const answer = await addPerson(db, bad, today);
+    const answer = await addPerson(deskOf(db, today), bad);
     const paths = answer.kind === 'rejected' ? answer.errors.map((e) => e.path) : [];
     expect([...new Set(paths)].sort()).toEqual([
       '/birthDate',
@@ -101,27 +102,27 @@ describe('people', () => {
       '/name',
       '/seatHeightCm',
     ]);
-    expect(await readEverybody(db, today)).toEqual([]);
+    expect(await readEverybody(deskOf(db, today))).toEqual([]);
   });
   test.each(['2008-03-03', '1915-03-02'])('born %s: not 18 to 110', async (birthDate) => {
-    expect((await addPerson(db, { ...form, birthDate }, today)).kind).toBe('rejected');
+    expect((await addPerson(deskOf(db, today), { ...form, birthDate })).kind).toBe('rejected');
   });
   test('a form sent twice adds one person; used for somebody else it is refused', async () => {
     const id = crypto.randomUUID();
-    await addPerson(db, form, today, { id });
+    await addPerson(deskOf(db, today), form, { id });
     const turned = Object.fromEntries(Object.entries(form).reverse());
-    expect(await addPerson(db, turned, today, { id })).toEqual({ kind: 'saved', id });
-    expect((await readEverybody(db, today)).length).toBe(1);
+    expect(await addPerson(deskOf(db, today), turned, { id })).toEqual({ kind: 'saved', id });
+    expect((await readEverybody(deskOf(db, today))).length).toBe(1);
     const other = { ...form, name: 'Another One' };
-    expect(await addPerson(db, other, today, { id })).toEqual({ kind: 'conflict', id, name: 'Wilma Testerin' });
-    expect((await addPerson(db, other, today, { id: 'finished' })).kind).toBe('rejected');
+    expect(await addPerson(deskOf(db, today), other, { id })).toEqual({ kind: 'conflict', id, name: 'Wilma Testerin' });
+    expect((await addPerson(deskOf(db, today), other, { id: 'finished' })).kind).toBe('rejected');
   });
   test('what was known on an earlier day can be asked again', async () => {
     const id = await add();
-    await changePerson(db, id, { ...form, massKg: 60 }, '2026-04-01');
-    expect((await readKnown(db, id, '2026-03-01'))?.intake).toBeUndefined();
-    expect((await readKnown(db, id, '2026-03-31'))?.intake.massKg).toBe(64);
-    expect((await readKnown(db, id, '2026-04-01'))?.intake.massKg).toBe(60);
+    await changePerson(deskOf(db, '2026-04-01'), id, { ...form, massKg: 60 });
+    expect((await readKnown(deskOf(db), id, '2026-03-01'))?.intake).toBeUndefined();
+    expect((await readKnown(deskOf(db), id, '2026-03-31'))?.intake.massKg).toBe(64);
+    expect((await readKnown(deskOf(db), id, '2026-04-01'))?.intake.massKg).toBe(60);
   });
 });
 
@@ -141,8 +142,8 @@ const paper = (personId: string, stands: number, more: object = {}, testedOn = t
 describe('from a result to a confirmed level', () => {
   test('a paper result scores, gives a level in the first classes, and a date', async () => {
     const id = await add();
-    await enterSheet(db, paper(id, 9), today);
-    const page = await readPerson(db, id, today);
+    await enterSheet(deskOf(db, today), paper(id, 9));
+    const page = await readPerson(deskOf(db, today), id);
     expect(page?.sittings[0]?.score.rank).toMatchObject({ kind: 'ranked', band: 'below' });
     expect(page?.levels.levels[0]?.code).toBe('S4/43/h@4x1');
     expect(page?.due).toMatchObject({ on: '2026-04-27', weeks: 8 });
@@ -150,26 +151,26 @@ describe('from a result to a confirmed level', () => {
   });
   test('a confirmed level keeps facts, rules version and reasons, and the path moves on', async () => {
     const id = await add({ classesSoFar: 5 });
-    await enterSheet(db, paper(id, 9), today);
+    await enterSheet(deskOf(db, today), paper(id, 9));
     const codes = ['S5/43/h@4x1', 'H1/2@5x1', 'B1/0@h5x3'];
-    expect(await confirmLevels(db, id, codes, today)).toEqual({ kind: 'confirmed', codes });
+    expect(await confirmLevels(deskOf(db, today), id, codes)).toEqual({ kind: 'confirmed', codes });
     const [kept] = await listConfirmedLevels(db, [id]);
     expect(kept?.facts.results).toHaveLength(1);
     expect(kept?.level.reasons.length).toBeGreaterThan(2);
-    expect((await readPerson(db, id, today))?.path.next.step).toBe('retest');
+    expect((await readPerson(deskOf(db, today), id))?.path.next.step).toBe('retest');
   });
   test('the first valid result of a day counts, a repeat of the same day is kept beside it', async () => {
     const id = await add();
-    await enterSheet(db, paper(id, 9), today);
-    await enterSheet(db, paper(id, 14), today);
-    const page = await readPerson(db, id, today);
+    await enterSheet(deskOf(db, today), paper(id, 9));
+    await enterSheet(deskOf(db, today), paper(id, 14));
+    const page = await readPerson(deskOf(db, today), id);
     expect(page?.sittings.map((s) => s.attempt.trial.counted)).toEqual([9]);
     expect(page?.otherAttempts).toHaveLength(1);
   });
   test('a paper result for a day to come, or with more clean stands than stands, is refused', async () => {
     const id = await add();
     const wrong = paper(id, 5, { handsUsed: true, cleanBeforeHands: 6 }, '2026-03-03');
-    const answer = await enterSheet(db, wrong, today);
+    const answer = await enterSheet(deskOf(db, today), wrong);
     expect(answer.kind === 'rejected' && answer.errors.map((e) => e.path).sort()).toEqual([
       '/lines/0/tries',
       '/testedOn',
@@ -183,7 +184,7 @@ describe('the demo hall', () => {
     { timeout: 60_000 },
     async () => {
       await loadDemo(db, today);
-      const everybody = await readEverybody(db, today);
+      const everybody = await readEverybody(deskOf(db, today));
       const ages = everybody.map((p) => p.ageYears);
       expect([everybody.length, Math.min(...ages), Math.max(...ages)]).toEqual([24, 61, 93]);
       expect(everybody.filter((p) => p.person.normTable === null)).toHaveLength(2);
@@ -202,7 +203,7 @@ describe('the demo hall', () => {
         );
       for (const { id } of protocols) expect(days(id).length).toBeGreaterThan(0);
       for (const { id } of protocols.slice(0, 5)) expect(days(id).sort()[0] ?? '').toMatch(/^2024-0[0-9]/);
-      expect(await rebuildResults(db)).toEqual([]);
+      expect(await rebuildResults(deskOf(db))).toEqual([]);
     },
   );
   test('the same seed and day give the same sittings', { timeout: 60_000 }, async () => {
@@ -231,7 +232,7 @@ test('an attempt kept event by event reads back as it was sent', async () => {
     conditions: {},
     events,
   };
-  expect(await saveAttempt(db, 'key-12345', body, today)).toMatchObject({
+  expect(await saveAttempt(deskOf(db, today), 'key-12345', body)).toMatchObject({
     kind: 'created',
     trial: { state: 'stopped', stopReason: 'pain' },
   });

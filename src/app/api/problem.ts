@@ -1,7 +1,4 @@
 import type { FieldError } from '../../schemas/parse';
-import { theRegister } from '../../database/theRegister';
-import { isOwnHost } from '../../use-cases/ownHost';
-import { readRegisterId } from '../../use-cases/places';
 
 const titles: Readonly<Record<number, string>> = {
   400: 'Not JSON',
@@ -80,51 +77,4 @@ export async function readJson(request: Request): Promise<{ json: unknown } | { 
       problem: problem(400, `The body is not JSON: ${error instanceof Error ? error.message : String(error)}.`),
     };
   }
-}
-
-/** Until there is sign-in only this machine may ask, and no page of another site. */
-export function refuseForeign(request: Request): Response | null {
-  const host = request.headers.get('host') ?? '';
-  if (!isOwnHost(host)) return problem(403, `Requests for the host ${host || '(none)'} are refused.`);
-  const origin = request.headers.get('origin');
-  if (origin !== null && origin !== `http://${host}`) return problem(403, `Requests from ${origin} are refused.`);
-  return null;
-}
-
-type Handler<C> = (request: Request, context: C) => Promise<Response>;
-
-/** Names the register in a request, where the sender kept something for one, and in every answer. */
-export const registerHeader = 'register-id';
-
-/**
- * A handler behind the check of who asks and of which register is meant; what breaks is told as a problem too. Every
- * answer names the register, so that one of another program at this address is never taken for ours.
- */
-export function guarded<C>(handler: Handler<C>): Handler<C> {
-  return async (request, context) => {
-    try {
-      const foreign = refuseForeign(request);
-      if (foreign) return foreign;
-      const own = await readRegisterId(await theRegister());
-      const meant = request.headers.get(registerHeader);
-      const answer =
-        meant !== null && meant !== own
-          ? problem(421, 'This was kept for another register than the one open here. Nothing was changed.')
-          : await handler(request, context);
-      answer.headers.set(registerHeader, own);
-      return answer;
-    } catch (error) {
-      console.error(error);
-      return problem(500, 'This request could not be answered. Nothing was half-written; it can be sent again.');
-    }
-  };
-}
-
-/** The other methods of a path. */
-export function onlyAllows(allowed: string): Handler<unknown> {
-  return guarded<unknown>((request) =>
-    Promise.resolve(
-      problem(405, `${request.method} is not possible here; ${allowed} is.`, { headers: { allow: allowed } }),
-    ),
-  );
 }

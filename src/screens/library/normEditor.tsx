@@ -21,7 +21,7 @@ interface Props {
   /** Pages handed out on which this test read otherwise than it does by the figures in force. */
   readonly printed: readonly PageThen[];
   /** @param seen the newest change when the form was opened */
-  readonly save: (test: string, id: string, form: unknown, seen: string | null) => Promise<SaveNormsAnswer>;
+  readonly save: (test: string, id: string, form: object, seen: string | null) => Promise<SaveNormsAnswer>;
 }
 
 type SaveNormsAnswer =

@@ -12,8 +12,8 @@ import { groupTimeWords, weekdays } from '../words';
 interface Props {
   readonly groups: readonly (Group & { readonly people: number })[];
   /** @param opened the group as its line showed it; `null` for a new one */
-  readonly save: (id: string, form: unknown, opened: unknown) => Promise<SaveGroupAnswer>;
-  readonly end: (id: string) => Promise<void>;
+  readonly save: (id: string, form: object, opened: object | null) => Promise<SaveGroupAnswer>;
+  readonly end: (id: string) => Promise<object>;
 }
 
 interface GroupForm {

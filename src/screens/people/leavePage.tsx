@@ -8,7 +8,7 @@ interface Props {
   readonly personId: string;
   readonly name: string;
   readonly archived: boolean;
-  readonly setAside: (aside: boolean) => Promise<void>;
+  readonly setAside: (aside: boolean) => Promise<object>;
   readonly erase: (typedName: string) => Promise<{ kind: string }>;
 }
 

@@ -1,22 +1,13 @@
 'use client';
 import Link from 'next/link';
 import { useEffect, useRef, useState } from 'react';
-import type {
-  RegisterAnswer,
-  RegisterFilter,
-  RegisterLine,
-  RegisterQuestion,
-  RegisterSort,
-} from '../../core/registerLine';
+import type { RegisterAnswer, RegisterLine, RegisterQuestion } from '../../core/registerLine';
 import type { Group } from '../../core/shapes/person';
+import type { PeopleDeed, RegisterFilter, RegisterSort } from '../../core/shapes/register';
 import { StateMark, type Mark } from '../drawing/stateMark';
 import { fetchLines } from '../frame/askRegister';
 import { Button, ButtonLink } from '../touch/button';
 import { dayWords, standsWords, stateWords, tableWords } from '../words';
-
-export type PeopleDeed =
-  | { readonly kind: 'sit-today' | 'not-sit-today' | 'archive' | 'restore' }
-  | { readonly kind: 'join' | 'leave'; readonly groupId: string };
 
 interface Props {
   /** The question that is answered at the start. */

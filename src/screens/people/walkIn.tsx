@@ -14,7 +14,7 @@ import { PainList } from './intake/painList';
 
 interface Props {
   readonly today: string;
-  readonly save: (form: unknown, key: string, more: SaveMore) => Promise<SavePersonAnswer>;
+  readonly save: (form: object, key: string, more: SaveMore) => Promise<SavePersonAnswer>;
 }
 
 const tables = [

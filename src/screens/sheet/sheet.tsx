@@ -24,7 +24,7 @@ interface Props {
   /** Where to go when it is saved, and when it is left. */
   readonly then: string;
   readonly back: string;
-  readonly save: (form: unknown) => Promise<{ kind: string; errors?: readonly FieldError[]; results?: number }>;
+  readonly save: (form: object) => Promise<{ kind: string; errors?: readonly FieldError[]; results?: number }>;
 }
 
 const field = 'num mt-1 block h-12 rounded-md border-2 border-ink bg-board px-3 aria-invalid:border-stop';

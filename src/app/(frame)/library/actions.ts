@@ -1,11 +1,10 @@
 'use server';
-import { theRegister } from '../../../database/theRegister';
-import { changeNorms, type ChangeNorms } from '../../../use-cases/norms';
+import { args, form, id, text } from '../../../schemas/door';
+import { changeNorms } from '../../../use-cases/norms';
+import { action } from '../../doors';
 
 /**
- * @param id made when the form was sent first, so that a form sent twice is one change
- * @param seen the newest change when the form was opened
+ * The id is made when the form was sent first, so that a form sent twice is one change; the last is the newest change
+ * when the form was opened.
  */
-export async function saveNorms(test: string, id: string, form: unknown, seen: string | null): Promise<ChangeNorms> {
-  return changeNorms(await theRegister(), test, id, form, new Date(), seen);
-}
+export const saveNorms = action(args([text(64), id(), form(), text(64).nullable()]), changeNorms);

@@ -1,75 +1,43 @@
 'use server';
-import { revalidatePath } from 'next/cache';
-import { theRegister } from '../../../database/theRegister';
-import {
-  endGroup,
-  erasePerson,
-  saveGroup,
-  withPeople,
-  type ErasePerson,
-  type PeopleDeed,
-  type SaveGroup,
-} from '../../../use-cases/groups';
-import { keepPrinted, type KeepPrinted } from '../../../use-cases/printedPages';
-import { confirmLevels, type ConfirmLevels } from '../../../use-cases/readPeople';
-import { enterSheet, type EnterSheet } from '../../../use-cases/enterSheet';
-import { noteToday, type SaveEntry } from '../../../use-cases/saveEntry';
-import { addPerson, addWalkIn, changePerson, type SavePerson } from '../../../use-cases/savePerson';
-import { today } from '../../../use-cases/today';
+import { args, codes, form, id, ids, opened, peopleDeed, saveMore, text, truth } from '../../../schemas/door';
+import { endGroup, erasePerson, saveGroup, setAside, withPeople } from '../../../use-cases/groups';
+import { keepPrinted } from '../../../use-cases/printedPages';
+import { confirmLevels } from '../../../use-cases/readPeople';
+import { enterSheet } from '../../../use-cases/enterSheet';
+import { noteToday } from '../../../use-cases/saveEntry';
+import { addPerson, addWalkIn, changePerson } from '../../../use-cases/savePerson';
+import { action } from '../../doors';
 
-/** @param id made when the form was opened, so that a form sent twice adds one person */
-export async function saveNewPerson(form: unknown, id: string, { evenSo }: { evenSo: boolean }): Promise<SavePerson> {
-  return addPerson(await theRegister(), form, today(), { id, evenSo });
-}
+/** The id is made when the form was opened, so that a form sent twice adds one person. */
+export const saveNewPerson = action(args([form(), id(), saveMore()]), (desk, sent, personId, { evenSo }) =>
+  addPerson(desk, sent, { id: personId, evenSo }),
+);
 
-export async function saveWalkIn(form: unknown, id: string, { evenSo }: { evenSo: boolean }): Promise<SavePerson> {
-  return addWalkIn(await theRegister(), form, today(), { id, evenSo });
-}
+export const saveWalkIn = action(args([form(), id(), saveMore()]), (desk, sent, personId, { evenSo }) =>
+  addWalkIn(desk, sent, { id: personId, evenSo }),
+);
 
-/** @param opened what the form showed when it was opened: what was changed elsewhere since is kept */
-export async function savePerson(
-  id: string,
-  form: unknown,
-  key: string,
-  { opened }: { opened: unknown },
-): Promise<SavePerson> {
-  return changePerson(await theRegister(), id, form, today(), { key, opened });
-}
+/** What the form showed when it was opened comes along: what was changed elsewhere since is kept. */
+export const savePerson = action(
+  args([id(), form(), id(), saveMore()]),
+  (desk, personId, sent, key, { opened: shown }) => changePerson(desk, personId, sent, { key, opened: shown }),
+);
 
-export async function noteOfPerson(id: string, content: unknown, key: string): Promise<SaveEntry> {
-  return noteToday(await theRegister(), id, content, today(), key);
-}
+export const noteOfPerson = action(args([id(), form(), id()]), noteToday);
 
-/** @param seen the codes that stood on the screen */
-export async function saveConfirmedLevel(id: string, seen: readonly string[]): Promise<ConfirmLevels> {
-  return confirmLevels(await theRegister(), id, seen, today());
-}
+/** The codes that stood on the screen: nothing is confirmed that was not seen. */
+export const saveConfirmedLevel = action(args([id(), codes()]), confirmLevels);
 
-export async function saveSheet(form: unknown): Promise<EnterSheet> {
-  return enterSheet(await theRegister(), form, today());
-}
+export const saveSheet = action(args([form()]), enterSheet);
 
-export async function doWithPeople(ids: readonly string[], deed: PeopleDeed): Promise<readonly string[]> {
-  return withPeople(await theRegister(), ids, deed, today());
-}
+export const doWithPeople = action(args([ids(), peopleDeed()]), withPeople);
 
-export async function saveTheGroup(id: string, form: unknown, opened: unknown): Promise<SaveGroup> {
-  return saveGroup(await theRegister(), id, form, opened);
-}
+export const saveTheGroup = action(args([id(), form(), opened()]), saveGroup);
 
-export async function endTheGroup(id: string): Promise<void> {
-  await endGroup(await theRegister(), id);
-  revalidatePath('/people/groups');
-}
+export const endTheGroup = action(args([id()]), endGroup, [['/people/groups']]);
 
-export async function setAside(id: string, aside: boolean): Promise<void> {
-  await withPeople(await theRegister(), [id], { kind: aside ? 'archive' : 'restore' }, today());
-}
+export const setPersonAside = action(args([id(), truth()]), setAside);
 
-export async function eraseForGood(id: string, typedName: string): Promise<ErasePerson> {
-  return erasePerson(await theRegister(), id, typedName);
-}
+export const eraseForGood = action(args([id(), text(200)]), erasePerson);
 
-export async function keepPrintedPage(id: string, page: unknown): Promise<KeepPrinted> {
-  return keepPrinted(await theRegister(), id, page, today(), new Date());
-}
+export const keepPrintedPage = action(args([id(), form()]), keepPrinted);

@@ -1,8 +1,7 @@
 import type { Metadata } from 'next';
-import { theRegister } from '../../../database/theRegister';
 import { HallScores } from '../../../screens/scores/hall';
 import { readHallScores } from '../../../use-cases/halls';
-import { today } from '../../../use-cases/today';
+import { theDesk } from '../../../use-cases/desk';
 
 export const metadata: Metadata = { title: 'Scores' };
 
@@ -13,7 +12,7 @@ interface Params {
 export default async function Page({ searchParams }: Params) {
   const { page = '1', sort = 'past', past } = await searchParams;
   const order = { sort, pastOnly: past === '1' };
-  const hall = await readHallScores(await theRegister(), order, Number(page) || 1, today());
+  const hall = await readHallScores(await theDesk(), order, Number(page) || 1);
   const path = `/scores?sort=${encodeURIComponent(sort)}${order.pastOnly ? '&past=1' : ''}`;
   return <HallScores people={hall.people} pages={{ path, page: hall.page, of: hall.of }} order={order} />;
 }

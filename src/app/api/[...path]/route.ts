@@ -1,6 +1,7 @@
-import { guarded, problem } from '../problem';
+import { guarded, noPath } from '../../doors';
+import { problem } from '../problem';
 
-const nothing = guarded((request) =>
+const nothing = guarded(noPath, (_desk, _path, request) =>
   Promise.resolve(problem(404, `There is nothing at ${new URL(request.url).pathname}.`)),
 );
 export {

@@ -40,7 +40,7 @@ export type SavePersonAnswer =
 /** What a form says besides what is typed: that it is somebody else than the one found, or what it was opened with. */
 export interface SaveMore {
   readonly evenSo: boolean;
-  readonly opened: unknown;
+  readonly opened: object | null;
 }
 
 interface Props {
@@ -50,7 +50,7 @@ interface Props {
   readonly asked: readonly PainAsked[];
   readonly notedFalls: readonly EntryOf<'fall'>[];
   /** @param key made when the form was opened, so that a form sent twice is noted once */
-  readonly save: (form: unknown, key: string, more: SaveMore) => Promise<SavePersonAnswer>;
+  readonly save: (form: object, key: string, more: SaveMore) => Promise<SavePersonAnswer>;
   readonly isNew: boolean;
   readonly backTo: string;
   /** Something in this record cannot be true, such as a test before the birth date. */

@@ -1,18 +1,11 @@
 import type { Metadata } from 'next';
-import { revalidatePath } from 'next/cache';
-import { theRegister } from '../../../../database/theRegister';
+import { savePlace } from '../../actions';
 import { CupboardScreen } from '../../../../screens/library/cupboard';
-import { changePlace, readPlace } from '../../../../use-cases/places';
+import { readPlace } from '../../../../use-cases/places';
+import { theDesk } from '../../../../use-cases/desk';
 
 export const metadata: Metadata = { title: 'The cupboard' };
 
-async function save(place: unknown, opened: unknown) {
-  'use server';
-  const answer = await changePlace(await theRegister(), place, opened);
-  revalidatePath('/', 'layout');
-  return answer;
-}
-
 export default async function CupboardPage() {
-  return <CupboardScreen place={await readPlace(await theRegister())} save={save} />;
+  return <CupboardScreen place={await readPlace(await theDesk())} save={savePlace} />;
 }

@@ -1,8 +1,7 @@
 import { notFound, redirect } from 'next/navigation';
 import type { PersonView } from '../../../../core/personView';
-import { theRegister } from '../../../../database/theRegister';
 import { readPerson, Unreadable } from '../../../../use-cases/readPeople';
-import { today } from '../../../../use-cases/today';
+import { theDesk } from '../../../../use-cases/desk';
 
 export interface PersonParams {
   readonly params: Promise<{ id: string }>;
@@ -14,7 +13,7 @@ export interface PersonParams {
  */
 export async function thePerson({ params }: PersonParams): Promise<PersonView> {
   const { id } = await params;
-  const view = await readPerson(await theRegister(), id, today()).catch((error: unknown) => {
+  const view = await readPerson(await theDesk(), id).catch((error: unknown) => {
     if (error instanceof Unreadable) return 'unreadable' as const;
     throw error;
   });

@@ -1,15 +1,15 @@
 import type { Metadata } from 'next';
-import { theRegister } from '../../../../database/theRegister';
 import { IntakeForm } from '../../../../screens/people/intake/intakeForm';
 import { readPlace } from '../../../../use-cases/places';
 import { emptyPersonForm } from '../../../../use-cases/savePerson';
 import { today } from '../../../../use-cases/today';
 import { saveNewPerson } from '../actions';
+import { theDesk } from '../../../../use-cases/desk';
 
 export const metadata: Metadata = { title: 'Add a person' };
 
 export default async function NewPersonPage() {
-  const { units } = await readPlace(await theRegister());
+  const { units } = await readPlace(await theDesk());
   return (
     <IntakeForm
       today={today()}

@@ -1,12 +1,12 @@
 import type { Metadata } from 'next';
 import { protocolById, protocols } from '../../../../catalogue/protocols';
 import { protocolIn } from '../../../../core/score/shownUnits';
-import { theRegister } from '../../../../database/theRegister';
 import { GroupSheet } from '../../../../screens/sheet/groupSheet';
 import { readSheetPeople } from '../../../../use-cases/groups';
 import { readPlace } from '../../../../use-cases/places';
 import { today } from '../../../../use-cases/today';
 import { saveSheet } from '../actions';
+import { theDesk } from '../../../../use-cases/desk';
 
 export const metadata: Metadata = { title: 'Sheet from paper' };
 
@@ -18,9 +18,9 @@ export default async function SheetPage({ searchParams }: Params) {
   const { group = null, test } = await searchParams;
   const protocol = protocolById(test ?? '') ?? protocols[0];
   if (!protocol) throw new RangeError('SheetPage: the catalogue has no test');
-  const db = await theRegister();
-  const { name, people } = await readSheetPeople(db, group, today());
-  const { units } = await readPlace(db);
+  const desk = await theDesk();
+  const { name, people } = await readSheetPeople(desk, group);
+  const { units } = await readPlace(desk);
   return (
     <GroupSheet
       groupId={group}

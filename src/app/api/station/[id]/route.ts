@@ -1,19 +1,14 @@
-import { theRegister } from '../../../../database/theRegister';
+import { pathId } from '../../../../schemas/door';
 import { readRegisterId } from '../../../../use-cases/places';
 import { readStationRecord } from '../../../../use-cases/station';
-import { today } from '../../../../use-cases/today';
-import { guarded, onlyAllows, problem } from '../../problem';
-
-interface Context {
-  params: Promise<{ id: string }>;
-}
+import { guarded, onlyAllows } from '../../../doors';
+import { problem } from '../../problem';
 
 /** For the station page alone: what was noted of somebody on any device, and which day it is, asked before each start. */
-export const GET = guarded<Context>(async (_request, { params }) => {
-  const db = await theRegister();
-  const record = await readStationRecord(db, (await params).id);
+export const GET = guarded(pathId, async (desk, { id }) => {
+  const record = await readStationRecord(desk, id);
   return record
-    ? Response.json({ registerId: await readRegisterId(db), today: today(), record })
+    ? Response.json({ registerId: await readRegisterId(desk), today: desk.today(), record })
     : problem(404, 'Nobody in the register has this id.');
 });
 

@@ -1,11 +1,11 @@
 import { askLevels } from '../../../../use-cases/askStateless';
-import { today } from '../../../../use-cases/today';
-import { guarded, invalidFields, onlyAllows, readJson } from '../../problem';
+import { guarded, noPath, onlyAllows } from '../../../doors';
+import { invalidFields, readJson } from '../../problem';
 
-export const POST = guarded(async (request) => {
+export const POST = guarded(noPath, async (desk, _path, request) => {
   const read = await readJson(request);
   if ('problem' in read) return read.problem;
-  const answer = askLevels(read.json, today());
+  const answer = askLevels(read.json, desk.today());
   return answer.kind === 'answered' ? Response.json(answer.body) : invalidFields(answer.errors);
 });
 

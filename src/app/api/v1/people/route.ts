@@ -1,19 +1,18 @@
-import { theRegister } from '../../../../database/theRegister';
 import { askPeople, postPerson } from '../../../../use-cases/openApi';
-import { today } from '../../../../use-cases/today';
-import { guarded, invalidFields, onlyAllows, problem, readJson } from '../../problem';
+import { guarded, noPath, onlyAllows } from '../../../doors';
+import { invalidFields, problem, readJson } from '../../problem';
 
 /** Lines of the register, found, filtered and sorted by what the address asks. */
-export const GET = guarded(async (request) => {
-  const answer = await askPeople(await theRegister(), new URL(request.url).searchParams, today());
+export const GET = guarded(noPath, async (desk, _path, request) => {
+  const answer = await askPeople(desk, new URL(request.url).searchParams);
   return answer.kind === 'answered' ? Response.json(answer.body) : invalidFields(answer.errors);
 });
 
 /** Adds a person; what is left out waits as "to complete". */
-export const POST = guarded(async (request) => {
+export const POST = guarded(noPath, async (desk, _path, request) => {
   const read = await readJson(request);
   if ('problem' in read) return read.problem;
-  const saved = await postPerson(await theRegister(), read.json, today());
+  const saved = await postPerson(desk, read.json);
   switch (saved.kind) {
     case 'saved':
       return Response.json({ id: saved.id }, { status: 201, headers: { location: `/api/v1/people/${saved.id}` } });

@@ -1,24 +1,24 @@
 import { askScore } from '../../../../use-cases/askStateless';
-import { theRegister } from '../../../../database/theRegister';
 import { readBook } from '../../../../use-cases/norms';
 import { scoreCsv } from '../../../../use-cases/scoreCsv';
-import { today } from '../../../../use-cases/today';
-import { guarded, invalidFields, mostBytes, onlyAllows, problem, readJson } from '../../problem';
+import { guarded, noPath, onlyAllows } from '../../../doors';
+import { invalidFields, mostBytes, problem, readJson } from '../../problem';
+import { type Desk } from '../../../../use-cases/desk';
 
 /** Results that are kept nowhere: JSON in one piece, CSV row by row as it comes in. */
-export const POST = guarded(async (request) => {
-  if (/^text\/csv\s*(;|$)/i.test(request.headers.get('content-type') ?? '')) return answerCsv(request);
+export const POST = guarded(noPath, async (desk, _path, request) => {
+  if (/^text\/csv\s*(;|$)/i.test(request.headers.get('content-type') ?? '')) return answerCsv(desk, request);
   const read = await readJson(request);
   if ('problem' in read) return read.problem;
-  const answer = askScore(read.json, today(), await readBook(await theRegister()));
+  const answer = askScore(read.json, desk.today(), await readBook(desk));
   return answer.kind === 'answered' ? Response.json(answer.body) : invalidFields(answer.errors);
 });
 
-async function answerCsv(request: Request): Promise<Response> {
+async function answerCsv(desk: Desk, request: Request): Promise<Response> {
   if (Number(request.headers.get('content-length') ?? 0) > mostBytes)
     return problem(413, 'At most 5 MB in one request.');
   if (!request.body) return problem(422, 'There is nothing in the body: send a head line and rows.');
-  const answer = await scoreCsv(request.body, mostBytes, today(), await readBook(await theRegister()));
+  const answer = await scoreCsv(request.body, mostBytes, desk.today(), await readBook(desk));
   if (answer.kind === 'rejected') return problem(422, answer.message);
   const encoder = new TextEncoder();
   const stream = new ReadableStream<Uint8Array>({

@@ -2,7 +2,6 @@ import { notFound } from 'next/navigation';
 import { protocolById } from '../../../../../catalogue/protocols';
 import { protocolIn } from '../../../../../core/score/shownUnits';
 import { normUnits } from '../../../../../core/score/normBook';
-import { theRegister } from '../../../../../database/theRegister';
 import { printNorms } from '../../../../../formats/normsCsv';
 import { NormPage } from '../../../../../screens/library/normPage';
 import { calculate } from '../../../../../use-cases/calculate';
@@ -11,6 +10,7 @@ import { readPlace } from '../../../../../use-cases/places';
 import { pagesMoved } from '../../../../../use-cases/printedPages';
 import { today } from '../../../../../use-cases/today';
 import { saveNorms } from '../../actions';
+import { theDesk } from '../../../../../use-cases/desk';
 
 interface Params {
   readonly params: Promise<{ test: string }>;
@@ -22,13 +22,13 @@ export async function generateMetadata({ params }: Params) {
 }
 
 export default async function NormsPage({ params, searchParams }: Params) {
-  const db = await theRegister();
-  const book = await readBook(db);
+  const desk = await theDesk();
+  const book = await readBook(desk);
   const { test } = await params;
   const protocol = book.protocols.find((p) => p.id === test);
   if (!protocol) notFound();
   const { norms } = protocol;
-  const shown = protocolIn((await readPlace(db)).units, protocol);
+  const shown = protocolIn((await readPlace(desk)).units, protocol);
   return (
     <NormPage
       protocol={shown}
@@ -39,8 +39,8 @@ export default async function NormsPage({ params, searchParams }: Params) {
         test,
         table: norms?.kind === 'middle-half' ? printNorms(norms.rows, norms.unit) : printNorms([], protocol.unit),
         units: normUnits(protocol),
-        changes: await normChanges(db, test),
-        printed: await pagesMoved(db, test),
+        changes: await normChanges(desk, test),
+        printed: await pagesMoved(desk, test),
         save: saveNorms,
       }}
     />

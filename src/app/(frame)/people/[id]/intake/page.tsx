@@ -1,14 +1,14 @@
 import { notFound } from 'next/navigation';
-import { theRegister } from '../../../../../database/theRegister';
 import { IntakeForm } from '../../../../../screens/people/intake/intakeForm';
 import { readIntake } from '../../../../../use-cases/readPeople';
 import { toPersonForm } from '../../../../../use-cases/savePerson';
 import { today } from '../../../../../use-cases/today';
 import { savePerson } from '../../actions';
 import type { PersonParams } from '../person';
+import { theDesk } from '../../../../../use-cases/desk';
 
 async function theIntake({ params }: PersonParams) {
-  return (await readIntake(await theRegister(), (await params).id, today())) ?? notFound();
+  return (await readIntake(await theDesk(), (await params).id)) ?? notFound();
 }
 
 export async function generateMetadata(context: PersonParams) {

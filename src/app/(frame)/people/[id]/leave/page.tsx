@@ -1,6 +1,6 @@
 import { LeaveScreen } from '../../../../../screens/people/leavePage';
 import { PersonHead } from '../../../../../screens/people/personHead';
-import { eraseForGood, setAside } from '../../actions';
+import { eraseForGood, setPersonAside } from '../../actions';
 import { thePerson, type PersonParams } from '../person';
 
 export async function generateMetadata(context: PersonParams) {
@@ -17,7 +17,7 @@ export default async function LeavePage(context: PersonParams) {
         personId={id}
         name={name}
         archived={view.archived}
-        setAside={setAside.bind(null, id)}
+        setAside={setPersonAside.bind(null, id)}
         erase={eraseForGood.bind(null, id)}
       />
     </>

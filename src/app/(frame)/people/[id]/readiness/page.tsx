@@ -1,10 +1,10 @@
-import { theRegister } from '../../../../../database/theRegister';
 import { PersonHead } from '../../../../../screens/people/personHead';
 import { ReadinessScreen } from '../../../../../screens/people/readiness';
 import { readRecord } from '../../../../../use-cases/readPeople';
 import { today } from '../../../../../use-cases/today';
 import { noteOfPerson } from '../../actions';
 import { thePerson, type PersonParams } from '../person';
+import { theDesk } from '../../../../../use-cases/desk';
 
 export async function generateMetadata(context: PersonParams) {
   return { title: `Readiness of ${(await thePerson(context)).person.name}` };
@@ -19,7 +19,7 @@ export default async function ReadinessPage(context: PersonParams) {
       <ReadinessScreen
         personId={id}
         today={today()}
-        record={await readRecord(await theRegister(), id)}
+        record={await readRecord(await theDesk(), id)}
         note={noteOfPerson.bind(null, id)}
       />
     </>

@@ -1,11 +1,11 @@
 import { isCalendarDay } from '../../../../../core/math/days';
-import { theRegister } from '../../../../../database/theRegister';
 import { PersonHead } from '../../../../../screens/people/personHead';
 import { RecordScreen } from '../../../../../screens/people/recordPage';
 import { daysNoted, readKnown } from '../../../../../use-cases/readPeople';
 import { today } from '../../../../../use-cases/today';
 import { ButtonLink } from '../../../../../screens/touch/button';
 import { thePerson, type PersonParams } from '../person';
+import { theDesk } from '../../../../../use-cases/desk';
 
 export async function generateMetadata(context: PersonParams) {
   return { title: `All that is noted of ${(await thePerson(context)).person.name}` };
@@ -15,7 +15,7 @@ export default async function RecordPage(context: PersonParams & { searchParams:
   const view = await thePerson(context);
   const { on } = await context.searchParams;
   const day = on !== undefined && isCalendarDay(on) ? on : today();
-  const db = await theRegister();
+  const desk = await theDesk();
   const { id } = view.person;
   return (
     <>
@@ -23,8 +23,8 @@ export default async function RecordPage(context: PersonParams & { searchParams:
       <RecordScreen
         personId={id}
         day={day}
-        days={await daysNoted(db, view, today())}
-        known={await readKnown(db, id, day)}
+        days={await daysNoted(desk, view)}
+        known={await readKnown(desk, id, day)}
         units={view.units}
       />
       <div className="mt-5">

@@ -1,9 +1,8 @@
-import { theRegister } from '../../../../../database/theRegister';
 import { ReportScreen } from '../../../../../screens/scores/reportPage';
 import { readPrinted, readReport } from '../../../../../use-cases/printedPages';
-import { today } from '../../../../../use-cases/today';
 import { keepPrintedPage } from '../../actions';
 import { thePerson, type PersonParams } from '../person';
+import { theDesk } from '../../../../../use-cases/desk';
 
 interface Params extends PersonParams {
   readonly searchParams: Promise<{ for?: string; percent?: string }>;
@@ -20,13 +19,13 @@ export default async function ReportPage(context: Params) {
       ? ({ reader, percent: false } as const)
       : ({ reader: 'person', percent: percent === '1' } as const);
   const view = await thePerson(context);
-  const db = await theRegister();
+  const desk = await theDesk();
   const { id } = view.person;
   return (
     <ReportScreen
       personId={id}
-      {...await readReport(db, view, asked, today())}
-      printed={await readPrinted(db, id)}
+      {...await readReport(desk, view, asked)}
+      printed={await readPrinted(desk, id)}
       keep={keepPrintedPage}
     />
   );

@@ -1,8 +1,8 @@
-import { theRegister } from '../../../../../database/theRegister';
 import { PersonHead } from '../../../../../screens/people/personHead';
 import { TestsScreen } from '../../../../../screens/people/testsPage';
 import { testsToday } from '../../../../../use-cases/testsToday';
 import { thePerson, type PersonParams } from '../person';
+import { theDesk } from '../../../../../use-cases/desk';
 
 export async function generateMetadata(context: PersonParams) {
   return { title: `Tests open to ${(await thePerson(context)).person.name}` };
@@ -13,7 +13,7 @@ export default async function TestsPage(context: PersonParams) {
   return (
     <>
       <PersonHead {...view} here="test" />
-      <TestsScreen personId={view.person.id} tests={await testsToday(await theRegister(), view)} />
+      <TestsScreen personId={view.person.id} tests={await testsToday(await theDesk(), view)} />
     </>
   );
 }

@@ -1,24 +1,18 @@
-import { theRegister } from '../../../../../database/theRegister';
+import { pathClientKey } from '../../../../../schemas/door';
 import { readRegisterId } from '../../../../../use-cases/places';
 import { saveAttempt } from '../../../../../use-cases/saveAttempt';
-import { today } from '../../../../../use-cases/today';
-import { guarded, invalidFields, onlyAllows, problem, readJson } from '../../../problem';
+import { guarded, onlyAllows } from '../../../../doors';
+import { invalidFields, problem, readJson } from '../../../problem';
 
-interface Context {
-  params: Promise<{ clientKey: string }>;
-}
-
-export const PUT = guarded<Context>(async (request, { params }) => {
+export const PUT = guarded(pathClientKey, async (desk, { clientKey }, request) => {
   const read = await readJson(request);
   if ('problem' in read) return read.problem;
-  const { clientKey } = await params;
-  const db = await theRegister();
-  const saved = await saveAttempt(db, clientKey, read.json, today());
+  const saved = await saveAttempt(desk, clientKey, read.json);
   switch (saved.kind) {
     case 'created':
     case 'known':
       return Response.json(
-        { clientKey, registerId: await readRegisterId(db), result: saved.trial },
+        { clientKey, registerId: await readRegisterId(desk), result: saved.trial },
         { status: saved.kind === 'created' ? 201 : 200 },
       );
     case 'conflict':

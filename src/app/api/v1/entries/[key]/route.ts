@@ -1,25 +1,19 @@
-import { theRegister } from '../../../../../database/theRegister';
+import { pathKey } from '../../../../../schemas/door';
 import { readRegisterId } from '../../../../../use-cases/places';
 import { saveEntry } from '../../../../../use-cases/saveEntry';
-import { today } from '../../../../../use-cases/today';
-import { guarded, invalidFields, onlyAllows, problem, readJson } from '../../../problem';
-
-interface Context {
-  params: Promise<{ key: string }>;
-}
+import { guarded, onlyAllows } from '../../../../doors';
+import { invalidFields, problem, readJson } from '../../../problem';
 
 /** Notes something of a person once: a check of the day, an incident, a fall. */
-export const PUT = guarded<Context>(async (request, { params }) => {
+export const PUT = guarded(pathKey, async (desk, { key }, request) => {
   const read = await readJson(request);
   if ('problem' in read) return read.problem;
-  const { key } = await params;
-  const db = await theRegister();
-  const saved = await saveEntry(db, key, read.json, today());
+  const saved = await saveEntry(desk, key, read.json);
   switch (saved.kind) {
     case 'created':
     case 'known':
       return Response.json(
-        { id: key, registerId: await readRegisterId(db) },
+        { id: key, registerId: await readRegisterId(desk) },
         { status: saved.kind === 'created' ? 201 : 200 },
       );
     case 'conflict':

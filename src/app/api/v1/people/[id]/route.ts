@@ -1,15 +1,11 @@
-import { theRegister } from '../../../../../database/theRegister';
+import { pathId } from '../../../../../schemas/door';
 import { describePerson } from '../../../../../use-cases/openApi';
-import { today } from '../../../../../use-cases/today';
-import { guarded, onlyAllows, problem } from '../../../problem';
-
-interface Context {
-  params: Promise<{ id: string }>;
-}
+import { guarded, onlyAllows } from '../../../../doors';
+import { problem } from '../../../problem';
 
 /** One person: who, what is known today, results and levels. */
-export const GET = guarded<Context>(async (_request, { params }) => {
-  const body = await describePerson(await theRegister(), (await params).id, today());
+export const GET = guarded(pathId, async (desk, { id }) => {
+  const body = await describePerson(desk, id);
   return body ? Response.json(body) : problem(404, 'Nobody in the register has this id.');
 });
 

@@ -1,14 +1,13 @@
-import { theRegister } from '../../../../../database/theRegister';
 import { fillAhead } from '../../../../../use-cases/fillAhead';
 import { importPeople } from '../../../../../use-cases/openApi';
-import { today } from '../../../../../use-cases/today';
-import { guarded, invalidFields, onlyAllows, problem, readBody } from '../../../problem';
+import { guarded, noPath, onlyAllows } from '../../../../doors';
+import { invalidFields, problem, readBody } from '../../../problem';
 
 /** A roster as CSV: looked at with `dry=true`, else its good rows are taken in one transaction. */
-export const POST = guarded(async (request) => {
+export const POST = guarded(noPath, async (desk, _path, request) => {
   const read = await readBody(request, /^text\/(csv|plain)\s*(;|$)/i, 'text/csv');
   if ('problem' in read) return read.problem;
-  const answer = await importPeople(await theRegister(), new URL(request.url).searchParams, read.text, today());
+  const answer = await importPeople(desk, new URL(request.url).searchParams, read.text);
   switch (answer.kind) {
     case 'preview':
       return Response.json(answer.preview);

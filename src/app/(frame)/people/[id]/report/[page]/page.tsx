@@ -1,7 +1,7 @@
 import { notFound } from 'next/navigation';
-import { theRegister } from '../../../../../../database/theRegister';
 import { PrintedScreen } from '../../../../../../screens/scores/reportPage';
 import { readPrinted } from '../../../../../../use-cases/printedPages';
+import { theDesk } from '../../../../../../use-cases/desk';
 
 interface Params {
   readonly params: Promise<{ id: string; page: string }>;
@@ -9,7 +9,7 @@ interface Params {
 
 async function thePage({ params }: Params) {
   const { id, page } = await params;
-  return (await readPrinted(await theRegister(), id)).find((p) => p.id === page) ?? notFound();
+  return (await readPrinted(await theDesk(), id)).find((p) => p.id === page) ?? notFound();
 }
 
 export async function generateMetadata(context: Params) {

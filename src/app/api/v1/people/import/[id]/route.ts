@@ -1,14 +1,11 @@
-import { theRegister } from '../../../../../../database/theRegister';
+import { pathId } from '../../../../../../schemas/door';
 import { undoRoster } from '../../../../../../use-cases/importRoster';
-import { guarded, onlyAllows, problem } from '../../../../problem';
-
-interface Context {
-  params: Promise<{ id: string }>;
-}
+import { guarded, onlyAllows } from '../../../../../doors';
+import { problem } from '../../../../problem';
 
 /** Undoes a whole import; people of whom something was noted since stay. */
-export const DELETE = guarded<Context>(async (_request, { params }) => {
-  const answer = await undoRoster(await theRegister(), (await params).id);
+export const DELETE = guarded(pathId, async (desk, { id }) => {
+  const answer = await undoRoster(desk, id);
   return answer.kind === 'undone'
     ? Response.json(answer)
     : problem(404, 'There is no such import, or it was undone already.');

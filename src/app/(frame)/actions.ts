@@ -1,0 +1,12 @@
+'use server';
+import { args, form, id, opened, text } from '../../schemas/door';
+import { seatGroup } from '../../use-cases/groups';
+import { changeEmergencyNumber, changePlace } from '../../use-cases/places';
+import { action } from '../doors';
+
+export const seat = action(args([id()]), seatGroup, [['/']]);
+
+/** Units, name and number of the hall stand on every page. */
+export const savePlace = action(args([form(), opened()]), changePlace, [['/', 'layout']]);
+
+export const saveNumber = action(args([text(40)]), changeEmergencyNumber, [['/', 'layout']]);
