@@ -37,7 +37,7 @@ function stored(personId: string): { state: string; counted: number; reason: str
   const db = new SQLite(hall.file, { readonly: true });
   const rows = db
     .prepare(
-      `select state, json_extract(result_json, '$.counted') as counted, json_extract(result_json, '$.stopReason') as reason
+      `select state, json_extract(result_json, '$.tries[0].value') as counted, json_extract(result_json, '$.stopReason') as reason
        from attempt where person_id = ?`,
     )
     .all(personId) as ReturnType<typeof stored>;

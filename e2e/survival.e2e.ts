@@ -29,7 +29,7 @@ function addPerson(name: string): string {
     'female',
     '2026-03-01',
   );
-  db.prepare('insert into entry values (?, ?, ?, ?, ?, ?)').run(
+  db.prepare('insert into entry (id, person_id, on_day, saved_at, kind, content_json) values (?, ?, ?, ?, ?, ?)').run(
     `entry-${name}`,
     id,
     '2026-03-01',
@@ -52,7 +52,7 @@ function stored(personId: string): { state: string; counted: number; gapMs: numb
   const db = new SQLite(hall.file, { readonly: true });
   const rows = db
     .prepare(
-      `select state, json_extract(result_json, '$.counted') as counted, json_extract(result_json, '$.gapMs') as gapMs,
+      `select state, json_extract(result_json, '$.tries[0].value') as counted, json_extract(result_json, '$.gapMs') as gapMs,
        (select count(*) from attempt_event e where e.client_key = a.client_key and json_extract(content_json, '$.kind') = 'rep') as reps
        from attempt a where person_id = ?`,
     )

@@ -153,7 +153,7 @@ for (let kill = 0; kill < browsers; kill++) {
   let found = [];
   while (Date.now() - since < 60_000) {
     found = rows(
-      "select client_key, state, json_extract(result_json, '$.counted') as counted from attempt where person_id = ?",
+      "select client_key, state, json_extract(result_json, '$.tries[0].value') as counted from attempt where person_id = ?",
       person.id,
     ).filter((r) => !before.has(r.client_key));
     if (found.some((r) => r.state === 'to-repeat')) break;

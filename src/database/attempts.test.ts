@@ -3,7 +3,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import fc from 'fast-check';
 import { afterAll, beforeAll, expect, test } from 'vitest';
-import { readCountTrial } from '../core/measure/countTrial';
+import { chairStand30s } from '../catalogue/protocols/chair-stand-30s/protocol';
+import { readTrial } from '../core/measure/readTrial';
 import type { AttemptEvent } from '../core/shapes/attempt';
 import { eventsOf, listAttempts, storeAttempt, type AttemptHead } from './attempts';
 import { openRegister, type Register } from './connection';
@@ -22,8 +23,7 @@ afterAll(async () => {
   rmSync(folder, { recursive: true });
 });
 
-const rule = { durationS: 30, handsMakeZero: true };
-const derive = (events: readonly AttemptEvent[]) => ({ trial: readCountTrial(rule, events), version: 1 });
+const derive = (events: readonly AttemptEvent[]) => ({ trial: readTrial(chairStand30s, events), version: 1 });
 const head = (clientKey: string): AttemptHead => ({
   clientKey,
   personId: 'p',
@@ -43,12 +43,12 @@ const whole: AttemptEvent[] = [
 ].map((event, seq) => ({ ...event, seq, wallMs: seq, by: 'key' as const }));
 
 test('in whatever pieces, order and number of times a list is sent, the register holds it once and the result is the same', async () => {
-  const wanted = readCountTrial(rule, whole);
+  const wanted = readTrial(chairStand30s, whole);
   const pieces = fc.array(fc.subarray(whole, { minLength: 1 }), { maxLength: 6 });
   await fc.assert(
     fc.asyncProperty(pieces, fc.uuid(), async (sent, key) => {
       for (const piece of [...sent, whole, ...sent]) {
-        const answer = await storeAttempt(db, head(key), piece, derive, new Date());
+        const answer = await storeAttempt(db, head(key), piece, derive, new Date(), 'somebody');
         expect(['created', 'known']).toContain(answer.kind);
       }
       expect(await eventsOf(db, key)).toEqual(whole);
@@ -59,10 +59,10 @@ test('in whatever pieces, order and number of times a list is sent, the register
 });
 
 test('what clashes is kept beside what was first, and does not change the result', async () => {
-  await storeAttempt(db, head('clash'), whole, derive, new Date());
+  await storeAttempt(db, head('clash'), whole, derive, new Date(), 'somebody');
   const other = whole.map((event) => (event.seq === 3 ? { ...event, atMs: 5555 } : event));
   for (let times = 0; times < 2; times++)
-    expect(await storeAttempt(db, head('clash'), other, derive, new Date())).toMatchObject({
+    expect(await storeAttempt(db, head('clash'), other, derive, new Date(), 'somebody')).toMatchObject({
       kind: 'conflict',
       seqs: [3],
     });
@@ -71,8 +71,10 @@ test('what clashes is kept beside what was first, and does not change the result
 });
 
 test('a key that belongs to another day is not written to', async () => {
-  await storeAttempt(db, head('day'), whole.slice(0, 3), derive, new Date());
-  expect(await storeAttempt(db, { ...head('day'), sittingDate: '2026-03-01' }, whole, derive, new Date())).toEqual({
+  await storeAttempt(db, head('day'), whole.slice(0, 3), derive, new Date(), 'somebody');
+  expect(
+    await storeAttempt(db, { ...head('day'), sittingDate: '2026-03-01' }, whole, derive, new Date(), 'somebody'),
+  ).toEqual({
     kind: 'other-attempt',
     differs: ['day'],
   });
@@ -80,8 +82,8 @@ test('a key that belongs to another day is not written to', async () => {
 });
 
 test('an attempt of nobody is refused by the file itself, and nothing of it stays', async () => {
-  await expect(storeAttempt(db, { ...head('ghost'), personId: 'nobody' }, whole, derive, new Date())).rejects.toThrow(
-    /FOREIGN KEY/,
-  );
+  await expect(
+    storeAttempt(db, { ...head('ghost'), personId: 'nobody' }, whole, derive, new Date(), 'somebody'),
+  ).rejects.toThrow(/FOREIGN KEY/);
   expect(await eventsOf(db, 'ghost')).toEqual([]);
 });

@@ -1,11 +1,12 @@
 import { canonicalJson } from '../core/math/canonical';
 import { conditionsOf } from '../core/measure/conditions';
 import { inCountingOrder } from '../core/measure/countingOrder';
-import type { Trial } from '../core/measure/measuredTrial';
-import type { AttemptView } from '../core/personView';
+import type { Trial } from '../core/measure/trial';
+import type { AttemptView } from '../core/measure/attempt';
 import type { AttemptEvent, Conditions } from '../core/shapes/attempt';
 import type { IsoDate, Side } from '../core/shapes/facts';
 import type { PersonId } from '../core/shapes/person';
+import type { Selectable } from 'kysely';
 import { inOne, type Register } from './connection';
 import { erased } from './erase';
 import type { Schema } from './schema';
@@ -25,7 +26,8 @@ export type StoreAnswer =
   /** The key belongs to an attempt sent for somebody or something else: what differs, in words. Nothing is changed. */
   | { readonly kind: 'other-attempt'; readonly differs: readonly string[] };
 
-type EventRow = Schema['attempt_event'];
+type EventRow = Selectable<Schema['attempt_event']>;
+type AttemptRow = Omit<Selectable<Schema['attempt']>, 'value' | 'outcome' | 'hands_used'>;
 
 /**
  * Stores the whole list of events of an attempt; what is already there is left alone, so sending twice is harmless.
@@ -37,6 +39,7 @@ export async function storeAttempt(
   events: readonly AttemptEvent[],
   derive: Derive,
   at: Date,
+  who: string,
 ): Promise<StoreAnswer> {
   return inOne(db, async (trx) => {
     const key = head.clientKey;
@@ -45,7 +48,7 @@ export async function storeAttempt(
     if (differs.length > 0) return { kind: 'other-attempt', differs };
     const before = await trx.selectFrom('attempt_event').selectAll().where('client_key', '=', key).execute();
     const bySeq = new Map(before.map((row) => [row.seq, canonicalRow(row)]));
-    const sent = events.map((event) => ({ client_key: key, seq: event.seq, content_json: canonicalJson(event) }));
+    const sent = events.map((event) => ({ client_key: key, seq: event.seq, content_json: canonicalJson(event), who }));
     const fresh = sent.filter((row) => !bySeq.has(row.seq));
     const clashing = sent.filter((row) => (bySeq.get(row.seq) ?? row.content_json) !== row.content_json);
     const { trial } = await writeAttempt(trx, head, known, [...before, ...fresh], derive, at);
@@ -53,7 +56,7 @@ export async function storeAttempt(
     if (clashing.length > 0) {
       await trx
         .insertInto('attempt_event_conflict')
-        .values(clashing.map((row) => ({ ...row, received_at: at.toISOString() })))
+        .values(clashing.map(({ who: _, ...row }) => ({ ...row, received_at: at.toISOString() })))
         .onConflict((c) => c.doNothing())
         .execute();
       return { kind: 'conflict', seqs: clashing.map((row) => row.seq), trial };
@@ -63,7 +66,7 @@ export async function storeAttempt(
 }
 
 /** What of the head is not as it was sent first. Conditions change by an event, never by being sent otherwise. */
-function differencesOf(known: Schema['attempt'], head: AttemptHead): string[] {
+function differencesOf(known: AttemptRow, head: AttemptHead): string[] {
   const was = canonicalRow({ content_json: known.sent_conditions_json ?? known.conditions_json });
   return [
     ...(known.sent_for !== null && known.sent_for !== head.personId ? ['person'] : []),
@@ -82,7 +85,7 @@ const canonicalRow = ({ content_json }: Pick<EventRow, 'content_json'>): string 
 async function writeAttempt(
   trx: Register,
   head: AttemptHead,
-  known: Schema['attempt'] | undefined,
+  known: AttemptRow | undefined,
   rows: readonly EventRow[],
   derive: Derive,
   at: Date,
@@ -157,6 +160,23 @@ export async function listAttempts(db: Register, personIds?: readonly PersonId[]
     .sort((a, b) => (a.sittingDate < b.sittingDate ? -1 : a.sittingDate > b.sittingDate ? 1 : inCountingOrder(a, b)));
 }
 
+/** The keys of all attempts, a page at a time, for whoever goes through all of them. */
+export async function* pagesOfAttempts(db: Register, size: number): AsyncGenerator<AttemptView[], undefined> {
+  for (let after = ''; ;) {
+    const rows = await db
+      .selectFrom('attempt')
+      .selectAll()
+      .where('client_key', '>', after)
+      .orderBy('client_key')
+      .limit(size)
+      .execute();
+    const last = rows.at(-1);
+    if (!last) return undefined;
+    yield rows.map(toAttempt);
+    after = last.client_key;
+  }
+}
+
 /** Attempts that once lay in the files of these people and lie elsewhere now, by the person they were taken from. */
 export async function listMovedAway(
   db: Register,
@@ -200,7 +220,7 @@ export async function eventsOf(db: Register, clientKey: ClientKey): Promise<Atte
   return rows.map((row) => JSON.parse(row.content_json) as AttemptEvent);
 }
 
-function toAttempt(row: Schema['attempt']): AttemptView {
+function toAttempt(row: AttemptRow): AttemptView {
   return {
     clientKey: row.client_key,
     personId: row.person_id,

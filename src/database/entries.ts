@@ -1,3 +1,4 @@
+import type { Selectable } from 'kysely';
 import type { Entry, EntryContent } from '../core/shapes/intake';
 import type { PersonId } from '../core/shapes/person';
 import { canonicalJson } from '../core/math/canonical';
@@ -7,9 +8,9 @@ import type { Schema } from './schema';
 export type StoreEntry = 'created' | 'known' | 'conflict';
 
 /** Adds an entry once; the same id with the same content again changes nothing, with other content nothing is changed. */
-export async function storeEntry(db: Register, entry: Entry): Promise<StoreEntry> {
+export async function storeEntry(db: Register, entry: Entry, by: string): Promise<StoreEntry> {
   return inOne(db, async (trx) => {
-    const row = toRow(entry);
+    const row = toRow(entry, by);
     const known = await trx.selectFrom('entry').selectAll().where('id', '=', entry.id).executeTakeFirst();
     if (known) return saidBy(known) === saidBy(row) ? 'known' : 'conflict';
     await trx.insertInto('entry').values(row).execute();
@@ -18,7 +19,7 @@ export async function storeEntry(db: Register, entry: Entry): Promise<StoreEntry
 }
 
 /** All that a request to note something says, whatever the order of its members. */
-const saidBy = ({ person_id, on_day, content_json }: Schema['entry']): string =>
+const saidBy = ({ person_id, on_day, content_json }: Selectable<Schema['entry']>): string =>
   canonicalJson([person_id, on_day, JSON.parse(content_json)]);
 
 /** Entries of one person or of everybody, oldest first. */
@@ -28,7 +29,7 @@ export async function listEntries(db: Register, personIds?: readonly PersonId[])
   return rows.map(toEntry);
 }
 
-export function toRow({ id, personId, on, savedAt, content }: Entry): Schema['entry'] {
+export function toRow({ id, personId, on, savedAt, content }: Entry, by: string): Selectable<Schema['entry']> {
   return {
     id,
     person_id: personId,
@@ -36,10 +37,11 @@ export function toRow({ id, personId, on, savedAt, content }: Entry): Schema['en
     saved_at: savedAt,
     kind: content.kind,
     content_json: JSON.stringify(content),
+    by,
   };
 }
 
-function toEntry(row: Schema['entry']): Entry {
+function toEntry(row: Selectable<Schema['entry']>): Entry {
   return {
     id: row.id,
     personId: row.person_id,

@@ -2,8 +2,9 @@ import { sql } from 'kysely';
 import type { Intake } from '../core/shapes/intake';
 import type { Group, Person } from '../core/shapes/person';
 import { inOne, type Register } from './connection';
-import { finishErasing, markLog } from './erase';
+import { finishErasing, markLog, takeOut } from './erase';
 import { saveGroup } from './groups';
+import { goesWithImport, personTables, writtenByImport } from './personTables';
 import { toIntakeRow, toPersonRow } from './people';
 import type { Schema } from './schema';
 
@@ -115,18 +116,14 @@ export async function undoImport(
       .where('undone_at', 'is', null)
       .executeTakeFirst();
     if (known.numUpdatedRows === 0n) return undefined;
+    const written = personTables
+      .filter((table) => !writtenByImport.has(table) && !goesWithImport.has(table))
+      .map((table) => sql`AND NOT EXISTS (SELECT 1 FROM ${sql.table(table)} AS t WHERE t.person_id = person.id)`);
     const untouched = sql<{ id: string }>`SELECT id FROM person WHERE import_id = ${importId}
-      AND NOT EXISTS (SELECT 1 FROM entry WHERE entry.person_id = person.id)
-      AND NOT EXISTS (SELECT 1 FROM attempt WHERE attempt.person_id = person.id)
-      AND NOT EXISTS (SELECT 1 FROM printed_page WHERE printed_page.person_id = person.id)
+      ${sql.join(written, sql` `)}
       AND (SELECT count(*) FROM intake WHERE intake.person_id = person.id) = 1`;
     const ids = (await untouched.execute(trx)).rows.map((r) => r.id);
-    for (let i = 0; i < ids.length; i += batch) {
-      const some = ids.slice(i, i + batch);
-      for (const table of ['group_member', 'sitting_person', 'intake', 'confirmed_level'] as const)
-        await trx.deleteFrom(table).where('person_id', 'in', some).execute();
-      await trx.deleteFrom('person').where('id', 'in', some).execute();
-    }
+    for (const id of ids) await takeOut(trx, id);
     const left = await trx
       .selectFrom('person')
       .select(({ fn }) => fn.countAll<number>().as('n'))

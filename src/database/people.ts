@@ -2,6 +2,7 @@ import type { Insertable } from 'kysely';
 import type { NormTable } from '../core/shapes/norms';
 import type { Entry, Intake, NotedIntake } from '../core/shapes/intake';
 import type { Person, PersonId } from '../core/shapes/person';
+import { nameOrder } from '../core/math/names';
 import { inOne, type Register } from './connection';
 import { toRow as toEntryRow } from './entries';
 import type { Schema } from './schema';
@@ -41,6 +42,7 @@ export async function addPerson(
   entries: readonly Entry[],
   sent: Sent,
   at: Date,
+  by: string,
 ): Promise<void> {
   await inOne(db, async (trx) => {
     await trx
@@ -51,7 +53,11 @@ export async function addPerson(
       .insertInto('intake')
       .values(toIntakeRow(person.id, intake, at))
       .execute();
-    if (entries.length > 0) await trx.insertInto('entry').values(entries.map(toEntryRow)).execute();
+    if (entries.length > 0)
+      await trx
+        .insertInto('entry')
+        .values(entries.map((e) => toEntryRow(e, by)))
+        .execute();
   });
 }
 
@@ -62,6 +68,7 @@ export async function changePerson(
   intake: Intake | null,
   entries: readonly Entry[],
   at: Date,
+  by: string,
 ): Promise<void> {
   await inOne(db, async (trx) => {
     await trx
@@ -74,7 +81,11 @@ export async function changePerson(
         .insertInto('intake')
         .values(toIntakeRow(person.id, intake, at))
         .execute();
-    if (entries.length > 0) await trx.insertInto('entry').values(entries.map(toEntryRow)).execute();
+    if (entries.length > 0)
+      await trx
+        .insertInto('entry')
+        .values(entries.map((e) => toEntryRow(e, by)))
+        .execute();
   });
 }
 
@@ -91,8 +102,20 @@ export async function findPerson(db: Register, id: PersonId): Promise<KeptPerson
 
 /** Everybody, by name, the archived among them. */
 export async function listPeople(db: Register): Promise<KeptPerson[]> {
-  const rows = await db.selectFrom('person').selectAll().orderBy('name').orderBy('id').execute();
-  return rows.map(toPerson);
+  const rows = await db.selectFrom('person').selectAll().orderBy('id').execute();
+  const order = nameOrder();
+  return rows.map(toPerson).sort((a, b) => order(a.name, b.name));
+}
+
+/** Those of some ids who are in the register. */
+export async function peopleThere(db: Register, ids: readonly PersonId[]): Promise<PersonId[]> {
+  const rows = await db
+    .selectFrom('person')
+    .select('id')
+    .where('id', 'in', [...ids])
+    .execute();
+  const there = new Set(rows.map((r) => r.id));
+  return ids.filter((id) => there.has(id));
 }
 
 /** Intakes of one person or of everybody, oldest first. */
@@ -140,9 +163,14 @@ export function toPersonRow(
   };
 }
 
-export function toIntakeRow(personId: PersonId, { notedOn, ...facts }: Intake, at: Date): Schema['intake'] {
+export function toIntakeRow(
+  personId: PersonId,
+  { notedOn, ...facts }: Intake,
+  at: Date,
+  id: string = crypto.randomUUID(),
+): Schema['intake'] {
   return {
-    id: crypto.randomUUID(),
+    id,
     person_id: personId,
     noted_on: notedOn,
     saved_at: at.toISOString(),

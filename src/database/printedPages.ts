@@ -1,5 +1,5 @@
 import { sql } from 'kysely';
-import type { PrintedPage, Report } from '../core/report';
+import type { PrintedPage, Report } from '../core/view/report';
 import type { PersonId } from '../core/shapes/person';
 import type { Register } from './connection';
 import type { Schema } from './schema';

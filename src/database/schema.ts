@@ -1,4 +1,4 @@
-import type { Generated } from 'kysely';
+import type { Generated, GeneratedAlways } from 'kysely';
 
 /** Tables as they are stored; repositories turn rows into the shapes of the core. */
 export interface Schema {
@@ -36,27 +36,50 @@ export interface Schema {
     /** For whom it was sent first; `null` where that was not kept, or they were erased. */
     sent_for: string | null;
     sent_conditions_json: string | null;
+    /** Read out of the result, for questions over many attempts. */
+    value: GeneratedAlways<number | null>;
+    outcome: GeneratedAlways<string | null>;
+    hands_used: GeneratedAlways<number | null>;
   };
   /** Every file an attempt ever lay in. */
   attempt_trace: { client_key: string; person_id: string };
-  attempt_event: { client_key: string; seq: number; content_json: string };
+  /** `who` marked it. */
+  attempt_event: { client_key: string; seq: number; content_json: string; who: Generated<string> };
   attempt_event_conflict: { client_key: string; seq: number; content_json: string; received_at: string };
-  confirmed_level: {
+  decision: {
     id: string;
     person_id: string;
+    day: string;
+    at: string;
+    by: string;
+    kind: string;
+    rules_version: string;
+    norms_version: string;
+    facts_json: string;
+  };
+  level: {
+    decision_id: string;
     pattern: string;
     rung: number;
     support: string;
     code: string;
-    confirmed_on: string;
-    confirmed_at: string;
-    rules_version: string;
-    norms_version: string;
-    facts_json: string;
     level_json: string;
   };
+  class_session: { key: string; group_id: string | null; day: string; plan_json: string; closed_at: string | null };
+  class_event: { key: string; writer: string; seq: number; person_id: string | null; content_json: string };
+  /** How many people were taken out of the register, when and by whom; nobody is named. */
+  erasure: { id: Generated<number>; at: string; by: string; people: number };
   place: { id: number; content_json: string };
-  entry: { id: string; person_id: string; on_day: string; saved_at: string; kind: string; content_json: string };
+  entry: {
+    id: string;
+    person_id: string;
+    on_day: string;
+    saved_at: string;
+    kind: string;
+    content_json: string;
+    /** Whose word it is. */
+    by: Generated<string>;
+  };
   person_group: { id: string; name: string; weekday: number; time: string };
   group_member: { group_id: string; person_id: string };
   sitting_person: { day: string; person_id: string };

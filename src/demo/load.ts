@@ -4,7 +4,8 @@ import { saveGroup, withPeople } from '../use-cases/groups';
 import { isDemo, openRegister, type Register } from '../use-cases/openRegister';
 import { beDemo, changePlace } from '../use-cases/places';
 import { keepPrinted, readReport } from '../use-cases/printedPages';
-import { confirmLevels, readPerson } from '../use-cases/readPeople';
+import { codesWaiting, confirmLevels } from '../use-cases/confirmLevels';
+import { readPerson } from '../use-cases/readPeople';
 import { enterSheet } from '../use-cases/enterSheet';
 import { saveAttempt } from '../use-cases/saveAttempt';
 import { noteToday } from '../use-cases/saveEntry';
@@ -188,7 +189,7 @@ async function loadSitting(
     must(await enterSheet(deskOf(db, today), sheet(day, seatHeightCm, lines)), `the other tests of ${day}`);
   }
   if (!sitting.confirmed) return;
-  const seen = (await readPerson(deskOf(db, day), personId))?.levelsWaiting.map((l) => l.code) ?? [];
+  const seen = await codesWaiting(deskOf(db, day), personId);
   if (seen.length > 0) must(await confirmLevels(deskOf(db, day), personId, seen), `the levels of ${day}`);
 }
 

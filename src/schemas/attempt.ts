@@ -1,7 +1,9 @@
 import { array, mixed, string, type AnyObject, type InferType } from 'yup';
-import { stopReasons, type AttemptEvent } from '../core/shapes/attempt';
+import { eventBys, stopReasons, type AttemptEvent } from '../core/shapes/attempt';
 import { outcomes, walkingAids } from '../core/shapes/facts';
+import { inNewWords } from '../core/shapes/oldWords';
 import { day, exactly, listOf, numberIn, oneOf, wholeIn, within, yesNo } from './building';
+import { parse, type Parsed } from './parse';
 import { bodyLimits, fourStageSeconds, helps } from './requests';
 
 export const conditionsFields = () =>
@@ -15,7 +17,8 @@ const stamp = {
   seq: wholeIn(0, 100_000).required('is needed'),
   atMs: numberIn(-3_600_000, 86_400_000, 'ms').required('is needed'),
   wallMs: numberIn(0, 1e14, 'ms').required('is needed'),
-  by: oneOf(['key', 'touch', 'device', 'hand']).required('is needed'),
+  by: oneOf(eventBys).required('is needed'),
+  try: wholeIn(0, 20),
 };
 const reason = () => string().typeError('must be text').max(300, 'must have at most 300 letters').required('is needed');
 
@@ -27,11 +30,27 @@ const carries = {
   rep: {},
   undo: {},
   hands: {},
+  'not-full': { ofSeq: wholeIn(0, 100_000).required('is needed') },
+  'let-go': {},
+  finish: {},
+  touch: {},
+  rest: {},
+  'go-on': {},
+  stage: {
+    id: string().typeError('must be text').max(20).required('is needed'),
+    held: yesNo(),
+    answer: numberIn(-1000, 1000),
+    seatCm: numberIn(...bodyLimits.seatCm, 'cm'),
+  },
+  reading: { value: numberIn(-200, 1000).required('is needed') },
+  caught: {},
+  pain: { value: wholeIn(0, 10).required('is needed') },
+  effort: { value: wholeIn(0, 10).required('is needed') },
   'half-rep': { counts: yesNo().required('is needed') },
   gap: { lengthMs: numberIn(0, 86_400_000, 'ms').required('is needed') },
   end: {},
   stop: { reason: oneOf(stopReasons).required('is needed') },
-  hold: {},
+  halt: {},
   note: { text: reason() },
   entered: {
     value: numberIn(-200, 1000).nullable().defined(),
@@ -86,3 +105,10 @@ export const attemptBody = exactly({
 });
 
 export type AttemptBody = InferType<typeof attemptBody>;
+
+/** Parses what was sent of an attempt; words of earlier versions are taken as those of now. */
+export function parseAttempt(input: unknown): Parsed<AttemptBody> {
+  const sent = input as { readonly events?: unknown } | null;
+  const known = typeof input === 'object' && sent !== null && Array.isArray(sent.events);
+  return parse(attemptBody, known ? { ...sent, events: (sent.events as readonly unknown[]).map(inNewWords) } : input);
+}

@@ -104,7 +104,7 @@ export function resultFaults(result: AnyObject, protocol: Protocol): Fault[] {
   if (typeof capS === 'number' && cap !== null && capS > cap) faults.push(['capS', `must be at most ${cap} s`]);
   if (typeof capS === 'number' && typeof value === 'number' && value > capS)
     faults.push(['value', `must be at most capS, ${capS} s`]);
-  if (given(seconds) && protocol.capture.kind !== 'staged')
+  if (given(seconds) && !protocol.asksSeconds)
     faults.push(['seconds', `is a field of four-stage, not of ${protocol.id}`]);
   if (given(help) && !protocol.asksHelp) faults.push(['help', `is a field of floor-transfer, not of ${protocol.id}`]);
   return faults;

@@ -1,10 +1,11 @@
+import { protocols } from '../catalogue/protocols';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import type { PersonView } from '../core/personView';
-import { reportOf } from '../core/report';
+import type { PersonView } from '../core/view/personView';
+import { reportOf } from '../core/view/report';
 import type { Place } from '../core/shapes/person';
 import { reportReaders } from '../core/shapes/printed';
 import { openRegister, type Register } from '../database/connection';
@@ -21,13 +22,14 @@ import { changeWords } from './scores/rail';
 import { HallLevels } from './levels/hall';
 import { doseWords } from './levels/levelPage';
 import { PersonScreen } from './people/personPage';
-import { allLines, lineOf } from '../use-cases/everybody';
+import { lineOf } from '../core/view/registerLine';
+import { allLines } from '../use-cases/everybody';
 import { RetestScreen } from './retest/retestPage';
 import { HallRetests } from './retest/hall';
 import { TodayScreen } from './today/today';
 import { matching } from './touch/matching';
 import { typedNumber } from './touch/typed';
-import { signed, slowingWords, standsWords, stateWords } from './words';
+import { signed, slowingWords, newestWords, stateWords } from './words';
 
 const today = '2026-03-02';
 const folder = mkdtempSync(join(tmpdir(), 'screens-'));
@@ -148,7 +150,7 @@ test('one mark says how somebody stands', () => {
     'Wiktor Lanz',
     'Bertil Kvarnholm',
     'Signe Tollund',
-  ].map((name) => stateWords[lineOf(named(name), [], today).state]);
+  ].map((name) => stateWords[lineOf(named(name), protocols, [], today).state]);
   expect(marks).toEqual(['not today', 'ask first', 'not tested yet', 'due', 'level to confirm', 'ready']);
 });
 
@@ -189,9 +191,10 @@ describe('small words', () => {
     ]);
   });
   test('stands with hands are said so', () => {
-    expect([standsWords({ counted: 12, handsUsed: true }), standsWords({ counted: 12, handsUsed: false })]).toEqual([
+    const stands = { test: 'chair-stand-30s', value: 12 };
+    expect([true, false].map((handsUsed) => newestWords({ ...stands, handsUsed }))).toEqual([
       '12 with hands',
-      '12',
+      '12 stands',
     ]);
   });
   test('a typed number takes comma or point; nothing is nothing; words stay for the check to refuse', () => {

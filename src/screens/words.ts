@@ -5,7 +5,8 @@ import type { IncidentKind, IntakeSection, Joint } from '../core/shapes/intake';
 import type { NormTable } from '../core/shapes/norms';
 import { scoredValue } from '../core/score/scoreResult';
 import type { Protocol } from '../core/shapes/protocol';
-import type { RegisterState } from '../core/registerLine';
+import { protocolById } from '../catalogue/protocols';
+import type { RegisterLine, RegisterState } from '../core/view/registerLine';
 
 /** `2 Mar 2026` */
 export const dayWords = (day: string): string => format(parseISO(day), 'd MMM yyyy');
@@ -57,9 +58,12 @@ export function limiterLine({ kind, pain, side, unasked }: Limiter): string {
 
 export const aidWords: Readonly<Record<WalkingAid, string>> = { none: 'none', stick: 'a stick', walker: 'a walker' };
 
-/** Stands as they are said: hands used prints "12 with hands", never 0. */
-export const standsWords = (trial: { counted: number; handsUsed: boolean }): string =>
-  trial.handsUsed ? `${trial.counted} with hands` : String(trial.counted);
+/** A result as the lists say it: hands used prints "12 with hands", never 0. */
+export function newestWords(newest: RegisterLine['newest']): string {
+  const protocol = newest && protocolById(newest.test);
+  if (!protocol || newest.value === null) return '–';
+  return newest.handsUsed ? `${newest.value} with hands` : valueWords(protocol, newest.value);
+}
 
 /** A figure with no more digits than its measure has: a tape is read to a tenth, a watch to a hundredth at most. */
 export const told = (figure: number, unit: string): number =>

@@ -6,7 +6,8 @@ import { assignLevels } from '../core/level/assign';
 import { printDose } from '../core/level/code';
 import { roundTo } from '../core/math/round';
 import type { MeasurementError } from '../core/score/error';
-import { positionsHeld, resultOf } from '../core/measure/measuredTrial';
+import { positionsHeld } from '../core/measure/readTrial';
+import { resultOfTries } from '../core/measure/tries';
 import { compositesOf, type Composites } from '../core/score/composites';
 import type { NormBook } from '../core/score/normBook';
 import type { Rank } from '../core/score/rank';
@@ -107,7 +108,7 @@ function toTestResult(sent: SentResult, testedOn: IsoDate): TestResult {
 function derived({ test, trials, seconds }: SentResult): number | null {
   const protocol = protocolById(test);
   if (seconds) return positionsHeld(seconds);
-  return protocol ? resultOf(protocol, trials?.filter((t) => t !== undefined) ?? []) : null;
+  return protocol ? resultOfTries(protocol, trials?.filter((t) => t !== undefined) ?? []) : null;
 }
 
 const inBook = ({ protocols: all }: NormBook, test: string) => all.find((p) => p.id === test);

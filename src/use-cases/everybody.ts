@@ -1,19 +1,15 @@
 import type MiniSearch from 'minisearch';
 import type { Query } from 'minisearch';
 import {
+  brokenLine,
   compareLines,
+  lineOf,
   passesFilter,
   type RegisterAnswer,
   type RegisterLine,
   type RegisterQuestion,
-} from '../core/registerLine';
-import { ofKind } from '../core/intake/entries';
-import { protocolById } from '../catalogue/protocols';
-import type { Known } from '../core/intake/known';
-import { performanceScale } from '../core/score/performance';
-import { moreIsBetter } from '../core/score/scoreResult';
-import { daysBetween } from '../core/math/days';
-import type { PersonOutline } from '../core/personView';
+} from '../core/view/registerLine';
+import { protocols } from '../catalogue/protocols';
 import type { IsoDate } from '../core/shapes/facts';
 import type { PersonId } from '../core/shapes/person';
 import { changeCount, type Register } from '../database/connection';
@@ -105,84 +101,12 @@ async function readChunk(
     const of = (id: PersonId) => groups.get(id) ?? [];
     const line =
       read.kind === 'read'
-        ? lineOf(read.view, of(read.view.person.id), today)
+        ? lineOf(read.view, protocols, of(read.view.person.id), today)
         : brokenLine(read.person, of(read.person.id));
     kept.lines.set(line.id, { revision: revisions.get(line.id) ?? 0, line });
     if (kept.index.has(line.id)) kept.index.replace(line);
     else kept.index.add(line);
   }
-}
-
-/** One line of the register out of all that is known. */
-export function lineOf(view: PersonOutline, groupIds: readonly string[], today: IsoDate): RegisterLine {
-  const { person, known, sittings, due, levelsNow, levelsWaiting } = view;
-  const latest = sittings[0];
-  return {
-    id: person.id,
-    name: person.name,
-    birthDate: person.birthDate,
-    ageYears: view.ageYears,
-    normTable: person.normTable,
-    archived: view.archived,
-    state: stateOf(view, today),
-    why: known.readiness.reasons[0]?.text ?? '',
-    stands: latest ? { counted: latest.attempt.trial.counted, handsUsed: latest.attempt.trial.handsUsed } : null,
-    lastTestedOn: view.lastTestedOn,
-    dueOn: due?.on ?? null,
-    toWatch: view.toWatch,
-    standing: standingOf(view),
-    codes: levelsNow.flatMap(({ level, closedToday }) => (closedToday ? [] : [level.code])),
-    waitingCodes: levelsWaiting.map((l) => l.code),
-    toRepeat: view.toRepeat.length > 0,
-    toComplete: known.intake.toComplete.length,
-    lapsesOn: lapsesSoon(known, today),
-    groupIds,
-  };
-}
-
-/** Somebody whose record cannot be worked out is listed all the same, with the way to put it right. */
-function brokenLine(person: KeptPerson, groupIds: readonly string[]): RegisterLine {
-  const { id, name, birthDate, normTable, archived } = person;
-  return {
-    ...{ id, name, birthDate, normTable, archived, groupIds, ageYears: null },
-    ...{ state: 'unreadable', why: 'something in this record cannot be true: look at the intake' },
-    ...{ stands: null, lastTestedOn: null, dueOn: null, toWatch: 0, standing: {}, codes: [], waitingCodes: [] },
-    ...{ toRepeat: false, toComplete: 0, lapsesOn: null },
-  };
-}
-
-function standingOf({ tests }: PersonOutline): RegisterLine['standing'] {
-  return Object.fromEntries(
-    tests.flatMap(({ test, series }) => {
-      const protocol = protocolById(test);
-      const score = series[0]?.sittings[0]?.score;
-      if (!protocol || !score || score.scored === null) return [];
-      const scale = performanceScale(score.rank, moreIsBetter(protocol));
-      return scale ? [[test, scale.at(score.scored)]] : [];
-    }),
-  );
-}
-
-const soonDays = 14;
-
-/** The first of the questions and the answers of professionals that lapses within two weeks. */
-function lapsesSoon({ readiness, entries }: Known, today: IsoDate): IsoDate | null {
-  const ends = [
-    // A walk-in’s six questions are for their day only; nobody needs to be told.
-    ...(readiness.asked === 'current' && readiness.until !== null && readiness.until > today ? [readiness.until] : []),
-    ...ofKind(entries, 'clearance').flatMap((c) => c.content.until ?? []),
-  ].filter((day) => day >= today && daysBetween(today, day) <= soonDays);
-  return ends.sort()[0] ?? null;
-}
-
-function stateOf(view: PersonOutline, today: IsoDate): RegisterLine['state'] {
-  const { outcome, asked } = view.known.readiness;
-  if (outcome === 'not-today') return 'not-today';
-  if (outcome === 'ask-first') return asked === 'current' ? 'ask-first' : 'to-ask';
-  if (!view.due) return 'not-tested';
-  if (view.due.on <= today) return 'due';
-  if (view.levelsWaiting.length > 0) return 'to-confirm';
-  return outcome === 'ready-with-care' ? 'with-care' : 'ready';
 }
 
 /** The lines that answer a question, sorted and cut to what is shown. A level code finds who trains on it. */

@@ -1,6 +1,6 @@
 import type { Group, PersonId } from '../core/shapes/person';
 import type { PeopleDeed } from '../core/shapes/register';
-import { mergeChanges, type Clash } from '../core/mergeChanges';
+import { mergeChanges, type Clash } from '../core/math/mergeChanges';
 import { erasePeople } from '../database/erase';
 import * as groups from '../database/groups';
 import { archivePeople, findPerson, listPeople } from '../database/people';
@@ -136,5 +136,5 @@ export async function erasePerson(desk: Desk, id: PersonId, typedName: string): 
   const person = await findPerson(desk.db, id);
   if (!person) return { kind: 'not-found' };
   if (person.name.trim() !== typedName.trim()) return { kind: 'name-differs' };
-  return { kind: (await erasePeople(desk.db, [id])) === 'soon' ? 'erased-soon' : 'erased' };
+  return { kind: (await erasePeople(desk.db, [id], desk.who, desk.now())) === 'soon' ? 'erased-soon' : 'erased' };
 }

@@ -1,5 +1,6 @@
-import type { PersonView } from '../core/personView';
-import type { RegisterLine } from '../core/registerLine';
+import { compareNames } from '../core/math/names';
+import type { PersonView } from '../core/view/personView';
+import type { RegisterLine } from '../core/view/registerLine';
 import type { IsoDate } from '../core/shapes/facts';
 import { listPeople } from '../database/people';
 import { allLines } from './everybody';
@@ -8,7 +9,7 @@ import { type Desk } from './desk';
 
 const perPage = 48;
 
-const byName = (a: RegisterLine, b: RegisterLine): number => a.name.localeCompare(b.name);
+const byName = (a: RegisterLine, b: RegisterLine): number => compareNames(a.name, b.name);
 
 /** Which lines a page of the whole hall lists, and in which order. */
 const lists = {

@@ -1,14 +1,12 @@
 import MiniSearch from 'minisearch';
-
-/** A name without accents and capitals. */
-export const fold = (text: string): string => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
+import { foldName } from '../core/math/names';
 
 /** Finds people by name, a slip of the finger allowed. */
 export function nameIndex<P extends { readonly id: string; readonly name: string }>(): MiniSearch<P> {
   return new MiniSearch<P>({
     fields: ['name'],
     storeFields: [],
-    processTerm: (term) => fold(term),
+    processTerm: (term) => foldName(term),
     searchOptions: {
       prefix: true,
       combineWith: 'AND',
@@ -22,7 +20,7 @@ export function nameIndex<P extends { readonly id: string; readonly name: string
 /** The same words in any order, without accents. */
 export const sameName = (a: string, b: string): boolean => wordsOf(a) === wordsOf(b);
 const wordsOf = (name: string): string =>
-  fold(name)
+  foldName(name)
     .split(/[^\p{L}\p{N}]+/u)
     .filter((w) => w !== '')
     .sort()

@@ -4,13 +4,14 @@ import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { normsVersion, protocolById, protocols } from '../catalogue/protocols';
 import { normUnits } from '../core/score/normBook';
-import { listConfirmedLevels } from '../database/levels';
+import { listDecidedLevels } from '../database/decisions';
 import { openRegister, type Register } from '../database/connection';
 import { loadDemo } from '../demo/load';
 import { printNorms, readNorms } from '../formats/normsCsv';
 import { askRegister, wholeRegister } from './everybody';
 import { changeNorms, normChanges, readBook } from './norms';
-import { confirmLevels, readPerson } from './readPeople';
+import { codesWaiting, confirmLevels } from './confirmLevels';
+import { readPerson } from './readPeople';
 import { deskOf } from './desk';
 
 const today = '2026-03-02';
@@ -59,9 +60,9 @@ describe('a cell put right in this hall', () => {
     });
     expect(await percentile()).toEqual([25, 'chair-stand-30s-hall-cell-1']);
     expect((await askRegister(deskOf(db, today), { ...wholeRegister, search: 'Odile' })).lines[0]?.toWatch).toBe(0);
-    const seen = (await readPerson(deskOf(db, today), odile))?.levelsWaiting.map((l) => l.code) ?? [];
+    const seen = await codesWaiting(deskOf(db, today), odile);
     await confirmLevels(deskOf(db, today), odile, seen);
-    expect((await listConfirmedLevels(db, [odile])).map((l) => l.normsVersion).slice(-5)).toEqual([
+    expect((await listDecidedLevels(db, [odile])).map((l) => l.normsVersion).slice(-5)).toEqual([
       normsVersion,
       ...Array.from({ length: 4 }, () => `${normsVersion}+hall.1`),
     ]);

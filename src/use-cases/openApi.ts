@@ -1,3 +1,4 @@
+import { trainedLevels, waitingLevels } from '../core/level/standing';
 import { printDose } from '../core/level/code';
 import { intakeSections } from '../core/shapes/intake';
 import type { PersonId } from '../core/shapes/person';
@@ -58,7 +59,7 @@ export async function postPerson(desk: Desk, input: unknown): Promise<SavePerson
 export async function describePerson(desk: Desk, id: PersonId): Promise<object | undefined> {
   const view = await readPerson(desk, id, 'metric');
   if (!view) return undefined;
-  const { person, known, ageYears, archived, tests, confirmed, levelsNow, levelsWaiting, due } = view;
+  const { person, known, ageYears, archived, tests, decided, standings, due } = view;
   const { notedOn, ...intake } = known.intake;
   return {
     ...person,
@@ -87,9 +88,9 @@ export async function describePerson(desk: Desk, id: PersonId): Promise<object |
         })),
       ),
     ),
-    levels: confirmed.map(({ confirmedOn, level }) => ({ confirmedOn, code: level.code })),
-    levelsInForce: levelsNow.flatMap(({ level, closedToday }) => (closedToday ? [] : [level.code])),
-    levelsWaiting: levelsWaiting.map(({ code, dose }) => ({ code, dose: printDose(dose) })),
+    levels: decided.map(({ decidedOn, level }) => ({ confirmedOn: decidedOn, code: level.code })),
+    levelsInForce: trainedLevels(standings).map((l) => l.code),
+    levelsWaiting: waitingLevels(standings).map(({ code, dose }) => ({ code, dose: printDose(dose) })),
     dueOn: due?.on ?? null,
   };
 }

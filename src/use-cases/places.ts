@@ -1,6 +1,6 @@
 import { emptyCupboard } from '../core/intake/cupboard';
 import type { Place } from '../core/shapes/person';
-import { mergeChanges, type Clash } from '../core/mergeChanges';
+import { mergeChanges, type Clash } from '../core/math/mergeChanges';
 import { findPlace, markAsDemo, registerId, savePlace } from '../database/place';
 import { openedAs, parse, type FieldError } from '../schemas/parse';
 import { cupboardItem, placeForm } from '../schemas/place';

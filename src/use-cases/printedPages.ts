@@ -1,8 +1,8 @@
-import { movedSince, reportOf, type PageThen, type PrintedPage, type Report } from '../core/report';
+import { movedSince, reportOf, type PageThen, type PrintedPage, type Report } from '../core/view/report';
 import { bookIn } from '../core/score/shownUnits';
 import type { PersonId } from '../core/shapes/person';
 import type { ReportAsked } from '../core/shapes/printed';
-import type { PersonView } from '../core/personView';
+import type { PersonView } from '../core/view/personView';
 import { addPrintedPage, listPagesOfOtherNorms, listPrintedPages } from '../database/printedPages';
 import { parse } from '../schemas/parse';
 import { printedForm } from '../schemas/printed';

@@ -10,7 +10,7 @@ import { questionIds } from '../core/shapes/intake';
 import { listAttempts } from '../database/attempts';
 import { closeNow, openRegister, type Register } from '../database/connection';
 import { finishErasing } from '../database/erase';
-import { listConfirmedLevels } from '../database/levels';
+import { listDecidedLevels } from '../database/decisions';
 import { listIntakes } from '../database/people';
 import { askRegister, allLines, wholeRegister } from './everybody';
 import { enterSheet } from './enterSheet';
@@ -20,7 +20,9 @@ import { changeNorms, normChanges } from './norms';
 import { describePerson, postPerson } from './openApi';
 import { changeEmergencyNumber, changePlace, readPlace, usualPlace } from './places';
 import { keepPrinted, readReport } from './printedPages';
-import { confirmLevels, readIntake, readKnown, readPerson, Unreadable } from './readPeople';
+import { codesWaiting, confirmLevels } from './confirmLevels';
+import { readIntake, readKnown } from './readRecords';
+import { readPerson, Unreadable } from './readPeople';
 import { bringResultsUpToDate, rebuildResults, saveAttempt } from './saveAttempt';
 import { noteToday, saveEntry } from './saveEntry';
 import { addPerson, changePerson, emptyPersonForm, toPersonForm } from './savePerson';
@@ -80,7 +82,7 @@ const sheet = (personId: string, tries: number[], more: object = {}) => ({
     },
   ],
 });
-const waiting = async (id: string) => (await readPerson(deskOf(db, today), id))?.levelsWaiting.map((l) => l.code) ?? [];
+const waiting = (id: string) => codesWaiting(deskOf(db, today), id);
 
 describe('the file', () => {
   test('closed, it is whole by itself: a copy of the one file has everybody', async () => {
@@ -105,7 +107,7 @@ describe('the file', () => {
 });
 
 describe('erasing', () => {
-  const tables = ['person', 'intake', 'entry', 'attempt', 'attempt_event', 'attempt_trace', 'confirmed_level'] as const;
+  const tables = ['person', 'intake', 'entry', 'attempt', 'attempt_event', 'attempt_trace', 'decision'] as const;
   const rows = async () => {
     const all = await Promise.all(tables.map(async (t) => (await sql`SELECT * FROM ${sql.table(t)}`.execute(db)).rows));
     return all.flat().map((row) => JSON.stringify({ ...(row as object), revision: 0 }));
@@ -189,7 +191,7 @@ describe('one record that cannot be true', () => {
       'Well Record',
     ]);
     await changePerson(deskOf(db, today), broken, { ...form, name: 'Broken Record' });
-    expect((await readPerson(deskOf(db, today), broken))?.sittings).toHaveLength(1);
+    expect((await readPerson(deskOf(db, today), broken))?.lead?.series[0]?.sittings).toHaveLength(1);
   });
 });
 
@@ -289,7 +291,7 @@ describe('confirming', () => {
       confirmLevels(deskOf(db, today), id, seen),
     ]);
     expect(both.map((a) => a.kind)).toEqual(['confirmed', 'already']);
-    expect(await listConfirmedLevels(db, [id])).toHaveLength(seen.length);
+    expect(await listDecidedLevels(db, [id])).toHaveLength(seen.length);
     expect(both[1]).toMatchObject({ at: expect.stringMatching(/^\d{4}-\d\d-\d\dT/) as string });
     const pain = { kind: 'pain', joint: 'knee', side: 'L', level: 6, since: null };
     await noteToday(deskOf(db, today), id, pain, 'pain-0001');
@@ -299,7 +301,7 @@ describe('confirming', () => {
       kind: 'changed',
       codes: now,
     });
-    expect(await listConfirmedLevels(db, [id])).toHaveLength(seen.length);
+    expect(await listDecidedLevels(db, [id])).toHaveLength(seen.length);
   });
   test('a ladder closed today is neither found by its code nor told as in force', async () => {
     const id = await addReady({ classesSoFar: 5 });
@@ -316,7 +318,9 @@ describe('confirming', () => {
     );
     expect(await found()).toBe(0);
     expect(await describePerson(deskOf(db, today), id)).toMatchObject({ levelsInForce: [] });
-    expect((await readPerson(deskOf(db, today), id))?.levelsNow.every((l) => l.closedToday)).toBe(true);
+    expect((await readPerson(deskOf(db, today), id))?.standings.every((s) => !s.inForce || s.state === 'closed')).toBe(
+      true,
+    );
   });
 });
 
@@ -334,7 +338,8 @@ describe('results', () => {
     const id = await addReady();
     await send('attempt-1', id, counted(12));
     await enterSheet(deskOf(db, today), sheet(id, [7]));
-    const stands = async () => (await readPerson(deskOf(db, today), id))?.sittings.map((s) => s.attempt.trial.counted);
+    const stands = async () =>
+      (await readPerson(deskOf(db, today), id))?.lead?.series[0]?.sittings.map((s) => s.result.value);
     expect(await stands()).toEqual([12]);
     await enterSheet(deskOf(db, today), { ...sheet(id, [8]), counts: true });
     expect(await stands()).toEqual([8]);
@@ -343,15 +348,15 @@ describe('results', () => {
     const [ada, bea] = [await addReady({ name: 'Ada A' }), await addReady({ name: 'Bea B' })];
     const move = { kind: 'move', toPersonId: bea, reason: 'swapped chairs' } as Loose;
     await send('attempt-1', ada, [...counted(9), move]);
-    const stands = async (id: string) => (await readPerson(deskOf(db, today), id))?.sittings.length;
-    expect([await stands(ada), await stands(bea)]).toEqual([0, 1]);
+    const stands = async (id: string) => (await readPerson(deskOf(db, today), id))?.lead?.series[0]?.sittings.length;
+    expect([await stands(ada), await stands(bea)]).toEqual([undefined, 1]);
     expect((await readPerson(deskOf(db, today), ada))?.movedAway).toMatchObject([{ toName: 'Bea B' }]);
     await send('attempt-1', ada, [
       ...counted(9),
       move,
       { kind: 'strike', ofSeq: counted(9).length, reason: 'no swap' },
     ]);
-    expect([await stands(ada), await stands(bea)]).toEqual([1, 0]);
+    expect([await stands(ada), await stands(bea)]).toEqual([1, undefined]);
     expect((await readPerson(deskOf(db, today), bea))?.movedAway).toMatchObject([{ toName: 'Ada A' }]);
     expect((await readPerson(deskOf(db, today), ada))?.movedAway).toEqual([]);
   });
@@ -398,10 +403,10 @@ describe('results', () => {
   test('a try that broke off is to be repeated until that very test and side was done, on its day only', async () => {
     const id = await addReady();
     const repeat = async (on = today) => (await readPerson(deskOf(db, on), id))?.toRepeat.map((a) => [a.test, a.side]);
-    await send('attempt-1', id, counted(9).slice(0, 3).concat({ kind: 'hold' }));
+    await send('attempt-1', id, counted(9).slice(0, 3).concat({ kind: 'halt' }));
     await send('attempt-2', id, counted(9));
     expect(await repeat()).toEqual([]);
-    await send('attempt-3', id, counted(3).slice(0, 2).concat({ kind: 'hold' }), { test: 'arm-curl' });
+    await send('attempt-3', id, counted(3).slice(0, 2).concat({ kind: 'halt' }), { test: 'arm-curl' });
     expect(await repeat()).toEqual([['arm-curl', null]]);
     await send('attempt-4', id, [{ kind: 'entered', value: 14, handsUsed: false }], { test: 'arm-curl' });
     expect(await repeat()).toEqual([]);

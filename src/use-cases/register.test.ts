@@ -9,7 +9,8 @@ import { askRegister, wholeRegister } from './everybody';
 import { erasePerson, groupsToday, readGroups, readSitting, saveGroup, seatGroup, withPeople } from './groups';
 import { askPeople, describePerson, postPerson } from './openApi';
 import { keepPrinted, readReport } from './printedPages';
-import { confirmLevels, readPerson } from './readPeople';
+import { codesWaiting, confirmLevels } from './confirmLevels';
+import { readPerson } from './readPeople';
 import { enterSheet } from './enterSheet';
 import { saveAttempt } from './saveAttempt';
 import { noteToday, saveEntry } from './saveEntry';
@@ -51,7 +52,7 @@ const paper = (personId: string, stands: number, more: object = {}, testedOn = t
     },
   ],
 });
-const waiting = async (id: string) => (await readPerson(deskOf(db, today), id))?.levelsWaiting.map((l) => l.code) ?? [];
+const waiting = (id: string) => codesWaiting(deskOf(db, today), id);
 const names = async (question: object) =>
   (await askRegister(deskOf(db, today), { ...wholeRegister, ...question })).lines.map((l) => l.name);
 const well = {
@@ -93,7 +94,7 @@ describe('finding somebody', () => {
     const all = await askRegister(deskOf(db, today), wholeRegister);
     const on = (code: string) =>
       all.lines.filter((l) => [...l.codes, ...l.waitingCodes].some((c) => c.startsWith(code)));
-    expect(on('S5/43/').length).toBeGreaterThan(2);
+    expect(on('S5/43/').length).toBeGreaterThan(1);
     expect((await names({ search: 's5/43/' })).sort()).toEqual(
       on('S5/43/')
         .map((l) => l.name)
@@ -128,9 +129,9 @@ describe('finding somebody', () => {
     const [line] = (await askRegister(deskOf(db, today), { ...wholeRegister, search: 'Casper' })).lines;
     const id = line?.id ?? '';
     await enterSheet(deskOf(db, today), paper(id, 12));
-    expect(
-      (await askRegister(deskOf(db, today), { ...wholeRegister, search: 'Casper' })).lines[0]?.stands?.counted,
-    ).toBe(12);
+    expect((await askRegister(deskOf(db, today), { ...wholeRegister, search: 'Casper' })).lines[0]?.newest?.value).toBe(
+      12,
+    );
     await changePerson(deskOf(db, today), id, { ...form, name: 'Casper Newname', birthDate: '1965-01-01' });
     expect(await names({ search: 'Newname' })).toEqual(['Casper Newname']);
     expect(await names({ search: 'Oyelaran' })).toEqual([]);
@@ -320,7 +321,7 @@ describe('erase', () => {
     expect(await erasePerson(deskOf(db), id, 'Xaveria Quillfeather ')).toEqual({ kind: 'erased' });
     expect(found()).toEqual([]);
     expect(await names({})).toEqual(['Berta Bro']);
-    expect((await readPerson(deskOf(db, today), other))?.sittings[0]?.attempt.trial.counted).toBe(8);
+    expect((await readPerson(deskOf(db, today), other))?.lead?.series[0]?.sittings[0]?.result.value).toBe(8);
     expect(await erasePerson(deskOf(db), id, 'Xaveria Quillfeather')).toEqual({ kind: 'not-found' });
   });
 });

@@ -1,7 +1,7 @@
 import { protocolById } from '../catalogue/protocols';
-import { measureVersion, readCountTrial } from '../core/measure/countTrial';
-import { readMeasuredTrial, type Trial } from '../core/measure/measuredTrial';
-import type { AttemptEvent } from '../core/shapes/attempt';
+import { measureVersion, readTrial, ruledBy } from '../core/measure/readTrial';
+import type { Trial } from '../core/measure/trial';
+import { eventKindsOf, type AttemptEvent } from '../core/shapes/attempt';
 import type { Side } from '../core/shapes/facts';
 import type { Protocol } from '../core/shapes/protocol';
 import {
@@ -9,14 +9,14 @@ import {
   eventsOf,
   findAttempt,
   keysOfOlderResults,
-  listAttempts,
+  pagesOfAttempts,
   storeAttempt,
   type ClientKey,
   type Derive,
 } from '../database/attempts';
 import { findPerson } from '../database/people';
-import { attemptBody, type AttemptBody } from '../schemas/attempt';
-import { parse, type FieldError } from '../schemas/parse';
+import { parseAttempt, type AttemptBody } from '../schemas/attempt';
+import type { FieldError } from '../schemas/parse';
 import { resultFaults, sideFaults } from '../schemas/requests';
 import { together, type Desk } from './desk';
 
@@ -29,7 +29,7 @@ export type SaveAttempt =
 
 /** Stores the whole list of events of an attempt. Sending it again is harmless; nothing acknowledged is ever lost. */
 export async function saveAttempt(desk: Desk, clientKey: ClientKey, input: unknown): Promise<SaveAttempt> {
-  const parsed = parse(attemptBody, input);
+  const parsed = parseAttempt(input);
   if (parsed.kind === 'bad') return { kind: 'rejected', errors: parsed.errors };
   const body = parsed.value;
   const protocol = protocolById(body.test);
@@ -39,23 +39,14 @@ export async function saveAttempt(desk: Desk, clientKey: ClientKey, input: unkno
     if (errors.length > 0 || !protocol) return { kind: 'rejected', errors };
     const { personId, test, protocolVersion, sittingDate, side = null, conditions, events } = body;
     const head = { clientKey, personId, test, protocolVersion, sittingDate, side, conditions };
-    return storeAttempt(trx.db, head, events, deriving(protocol), desk.now());
+    return storeAttempt(trx.db, head, events, deriving(protocol, protocolVersion), desk.now(), desk.who);
   });
 }
 
+/** Results are read by the rules of the version they were taken under. */
 const deriving =
-  (protocol: Protocol): Derive =>
-  (events) => ({ trial: readTrial(protocol, events), version: measureVersion });
-
-/** The result of an attempt out of its events; a count that was tried and has no number is read as written down. */
-export function readTrial(protocol: Protocol, events: readonly AttemptEvent[]): Trial {
-  const untold = events.some((e) => e.kind === 'entered' && (e.outcome ?? 'done') !== 'done');
-  if (protocol.capture.kind !== 'count' || untold) return readMeasuredTrial(protocol, events);
-  return readCountTrial(
-    { durationS: protocol.capture.durationS, handsMakeZero: protocol.handsMakeZero === true },
-    events,
-  );
-}
+  (protocol: Protocol, version: number): Derive =>
+  (events) => ({ trial: readTrial(ruledBy(protocol, version), events), version: measureVersion });
 
 async function faultsOf(
   desk: Desk,
@@ -92,12 +83,12 @@ async function faultsOf(
   return faults;
 }
 
-const written = new Set<AttemptEvent['kind']>(['entered', 'strike', 'add', 'move', 'condition', 'note']);
-
-/** What an event may say of this test: only what is counted is taken down tap by tap, and numbers lie in its range. */
+/** What an event may say of this test: each kind of capture has its own, and numbers lie in the range of the test. */
 function eventFaults(event: AttemptEvent, protocol: Protocol, side: Side | null): (readonly [string, string])[] {
-  if (protocol.capture.kind !== 'count' && !written.has(event.kind))
-    return [['/kind', `${protocol.id} is taken down as a written result, not by ${event.kind}`]];
+  if (!eventKindsOf[protocol.capture.kind].includes(event.kind))
+    return [['/kind', `${protocol.id} is not taken down by ${event.kind}`]];
+  if (event.kind === 'reading')
+    return resultFaults({ value: event.value, side }, protocol).map(([f, m]) => [`/${f}`, m]);
   if (event.kind === 'add') return resultFaults({ value: event.value, side }, protocol).map(([f, m]) => [`/${f}`, m]);
   if (event.kind !== 'entered') return [];
   const { value, trials, outcome, seconds, help, cleanBeforeHands } = event;
@@ -107,18 +98,21 @@ function eventFaults(event: AttemptEvent, protocol: Protocol, side: Side | null)
     .map(([field, message]) => [`/${field}`, message]);
 }
 
+/** Attempts read in one go. */
+const batch = 200;
+
 /** Derives every stored result anew from its events; the differences, which should be none. */
 export async function rebuildResults(desk: Desk): Promise<readonly ClientKey[]> {
   const differing: ClientKey[] = [];
-  for (const attempt of await listAttempts(desk.db)) {
-    const protocol = protocolById(attempt.test);
-    const trial = protocol && readTrial(protocol, await eventsOf(desk.db, attempt.clientKey));
-    if (JSON.stringify(trial) !== JSON.stringify(attempt.trial)) differing.push(attempt.clientKey);
-  }
+  for await (const page of pagesOfAttempts(desk.db, batch))
+    for (const attempt of page) {
+      const protocol = protocolById(attempt.test);
+      const trial =
+        protocol && readTrial(ruledBy(protocol, attempt.protocolVersion), await eventsOf(desk.db, attempt.clientKey));
+      if (JSON.stringify(trial) !== JSON.stringify(attempt.trial)) differing.push(attempt.clientKey);
+    }
   return differing;
 }
-
-const batch = 200;
 
 /** Results that an earlier version derived are derived anew, some at a time so that others are answered between. */
 export async function bringResultsUpToDate(desk: Desk): Promise<number> {
@@ -127,9 +121,11 @@ export async function bringResultsUpToDate(desk: Desk): Promise<number> {
     if (keys.length === 0) return done;
     await together(desk, async (trx) => {
       for (const key of keys) {
-        const protocol = protocolById((await findAttempt(trx.db, key))?.test ?? '');
-        if (!protocol) throw new RangeError(`bringResultsUpToDate: ${key} is of a test the catalogue does not hold`);
-        await deriveAnew(trx.db, key, deriving(protocol));
+        const attempt = await findAttempt(trx.db, key);
+        const protocol = protocolById(attempt?.test ?? '');
+        if (!attempt || !protocol)
+          throw new RangeError(`bringResultsUpToDate: ${key} is of a test the catalogue does not hold`);
+        await deriveAnew(trx.db, key, deriving(protocol, attempt.protocolVersion));
       }
     });
     done += keys.length;

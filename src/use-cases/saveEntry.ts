@@ -22,7 +22,9 @@ export async function saveEntry(desk: Desk, id: string, input: unknown): Promise
     if (!(await findPerson(trx.db, personId)))
       errors.push({ path: '/personId', message: 'nobody in the register has this id' });
     if (errors.length > 0) return { kind: 'rejected', errors };
-    return { kind: await storeEntry(trx.db, { id, personId, on, savedAt: desk.now().toISOString(), content }) };
+    return {
+      kind: await storeEntry(trx.db, { id, personId, on, savedAt: desk.now().toISOString(), content }, desk.who),
+    };
   });
 }
 

@@ -2,7 +2,7 @@ import { painsOn, type PainNow } from '../core/intake/pains';
 import { entriesUntil } from '../core/intake/entries';
 import { canonicalJson } from '../core/math/canonical';
 import { addDays } from '../core/math/days';
-import { mergeChanges, type Clash } from '../core/mergeChanges';
+import { mergeChanges, type Clash } from '../core/math/mergeChanges';
 import type { IsoDate } from '../core/shapes/facts';
 import type { Entry, EntryContent, Intake } from '../core/shapes/intake';
 import type { Person, PersonId } from '../core/shapes/person';
@@ -14,6 +14,7 @@ import { openedAs, parse, type FieldError } from '../schemas/parse';
 import { personForm, personItem, walkInForm, type PersonForm, type WalkInForm } from '../schemas/person';
 import { lookForDoubles, type Double } from './doubles';
 import { hashOf } from './hash';
+import { readRules } from './rules';
 import { together, type Desk } from './desk';
 
 export type SavePerson =
@@ -102,7 +103,7 @@ async function add(
     const doubles = evenSo ? [] : await lookForDoubles(trx, person);
     if (doubles.length > 0) return { kind: 'double', doubles };
     const entries = toEntries(id, id, contents, notedOn, at);
-    await people.addPerson(trx.db, person, intake, entries, { externalId: externalId ?? null, sentHash }, at);
+    await people.addPerson(trx.db, person, intake, entries, { externalId: externalId ?? null, sentHash }, at, desk.who);
     return { kind: 'saved', id };
   });
 }
@@ -132,7 +133,7 @@ export async function changePerson(
     const newest = (await people.listIntakes(trx.db, [id])).at(-1)?.intake;
     const { savedAt, ...before } = newest ?? { ...nothingKnown(today), savedAt: '' };
     const known = await listEntries(trx.db, [id]);
-    const pains = painsOn(entriesUntil(known, today), today, readinessRules);
+    const pains = painsOn(entriesUntil(known, today), today, (await readRules(trx)).readiness);
     const theirs = toPersonForm(person, before, pains);
     const shown = openedAs(theirs, opened) ?? theirs;
     const { merged, clashes } = mergeChanges(shown, parsed.value, theirs, personItem);
@@ -146,7 +147,7 @@ export async function changePerson(
     const intake = toIntake(merged, today);
     // A form sent twice notes one intake.
     const again = newest !== undefined && canonicalJson(intake) === canonicalJson(before);
-    await people.changePerson(trx.db, toPerson(id, merged), again ? null : intake, entries, at);
+    await people.changePerson(trx.db, toPerson(id, merged), again ? null : intake, entries, at, desk.who);
     return { kind: 'saved', id };
   });
 }

@@ -6,7 +6,8 @@ import type { Protocol } from '../core/shapes/protocol';
 import { sittingOn } from '../database/groups';
 import { listPeople } from '../database/people';
 import { allLines } from './everybody';
-import { recordsOf, viewsOf } from './readPeople';
+import { recordsOf } from './readRecords';
+import { viewsOf } from './readPeople';
 import { type Desk } from './desk';
 
 /** People a station page takes along when no sitting was put together; more are found by name. */
@@ -28,14 +29,14 @@ export async function listStation(desk: Desk, protocol: Protocol, asked: PersonI
   );
   return {
     sitting: sitting.size > 0,
-    people: (await viewsOf(desk, people)).map(({ person, ageYears, sittings, levels, due }) => ({
+    people: (await viewsOf(desk, people)).map(({ person, ageYears, lastTestedOn, levels, due }) => ({
       id: person.id,
       name: person.name,
       ageYears,
       record: remembered(records.get(person.id) ?? { intakes: [], entries: [] }),
       cautions: levels.cautions.slice(0, -1).map((c) => c.text),
       row: paceRow(protocol, ageYears, person.normTable),
-      lastTestedOn: sittings[0]?.attempt.sittingDate ?? null,
+      lastTestedOn,
       due: due !== null && due.on <= today,
     })),
   };

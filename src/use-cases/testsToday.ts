@@ -1,7 +1,7 @@
 import { limiterRows } from '../catalogue/limiters/limiters';
 import { protocols } from '../catalogue/protocols';
 import { testsOpen, type TestOpen } from '../core/intake/testsOpen';
-import type { PersonView } from '../core/personView';
+import type { PersonView } from '../core/view/personView';
 import { readPlace } from './places';
 import { type Desk } from './desk';
 

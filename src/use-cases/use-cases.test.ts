@@ -1,3 +1,4 @@
+import { levelRules } from '../catalogue/rules';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -9,9 +10,11 @@ import { questionIds } from '../core/shapes/intake';
 import { openRegister, RegisterUnusable, type Register } from '../database/connection';
 import { newestVersion } from '../database/migrations';
 import { eventsOf, listAttempts } from '../database/attempts';
-import { listConfirmedLevels } from '../database/levels';
+import { listDecisions } from '../database/decisions';
 import { loadDemo } from '../demo/load';
-import { confirmLevels, readEverybody, readKnown, readPerson } from './readPeople';
+import { confirmLevels } from './confirmLevels';
+import { readEverybody, readPerson } from './readPeople';
+import { readKnown } from './readRecords';
 import { enterSheet } from './enterSheet';
 import { rebuildResults, saveAttempt } from './saveAttempt';
 import { noteToday } from './saveEntry';
@@ -144,7 +147,7 @@ describe('from a result to a confirmed level', () => {
     const id = await add();
     await enterSheet(deskOf(db, today), paper(id, 9));
     const page = await readPerson(deskOf(db, today), id);
-    expect(page?.sittings[0]?.score.rank).toMatchObject({ kind: 'ranked', band: 'below' });
+    expect(page?.lead?.series[0]?.sittings[0]?.score.rank).toMatchObject({ kind: 'ranked', band: 'below' });
     expect(page?.levels.levels[0]?.code).toBe('S4/43/h@4x1');
     expect(page?.due).toMatchObject({ on: '2026-04-27', weeks: 8 });
     expect(page?.path.next.step).toBe('levels');
@@ -154,9 +157,11 @@ describe('from a result to a confirmed level', () => {
     await enterSheet(deskOf(db, today), paper(id, 9));
     const codes = ['S5/43/h@4x1', 'H1/2@5x1', 'B1/0@h5x3'];
     expect(await confirmLevels(deskOf(db, today), id, codes)).toEqual({ kind: 'confirmed', codes });
-    const [kept] = await listConfirmedLevels(db, [id]);
+    const [kept] = await listDecisions(db, id);
+    expect(kept).toMatchObject({ kind: 'test', by: 'this device', rulesVersion: levelRules.version });
     expect(kept?.facts.results).toHaveLength(1);
-    expect(kept?.level.reasons.length).toBeGreaterThan(2);
+    expect(kept?.levels.map((l) => l.code)).toEqual(codes);
+    expect(kept?.levels[0]?.reasons.length).toBeGreaterThan(2);
     expect((await readPerson(deskOf(db, today), id))?.path.next.step).toBe('retest');
   });
   test('the first valid result of a day counts, a repeat of the same day is kept beside it', async () => {
@@ -164,7 +169,7 @@ describe('from a result to a confirmed level', () => {
     await enterSheet(deskOf(db, today), paper(id, 9));
     await enterSheet(deskOf(db, today), paper(id, 14));
     const page = await readPerson(deskOf(db, today), id);
-    expect(page?.sittings.map((s) => s.attempt.trial.counted)).toEqual([9]);
+    expect(page?.lead?.series[0]?.sittings.map((s) => s.result.value)).toEqual([9]);
     expect(page?.otherAttempts).toHaveLength(1);
   });
   test('a paper result for a day to come, or with more clean stands than stands, is refused', async () => {
@@ -189,14 +194,15 @@ describe('the demo hall', () => {
       expect([everybody.length, Math.min(...ages), Math.max(...ages)]).toEqual([24, 61, 93]);
       expect(everybody.filter((p) => p.person.normTable === null)).toHaveLength(2);
       expect(everybody.filter((p) => p.known.readiness.outcome === 'not-today')).toHaveLength(1);
-      const of = (kind: string) => everybody.filter((p) => p.sittings.some((s) => s.change.kind === kind)).length;
+      const of = (kind: string) =>
+        everybody.filter((p) => p.lead?.series[0]?.sittings.some((s) => s.change.kind === kind)).length;
       expect(of('clearly-better')).toBeGreaterThan(0);
       expect(of('clearly-worse')).toBeGreaterThan(0);
-      expect(everybody.some((p) => p.sittings[0]?.attempt.trial.handsUsed)).toBe(true);
+      expect(everybody.some((p) => p.lead?.series[0]?.sittings[0]?.result.handsUsed)).toBe(true);
       expect(everybody.some((p) => p.due !== null && p.due.on <= today)).toBe(true);
       const rows = (p: (typeof everybody)[number]) =>
-        p.sittings.map((s) => (s.score.rank.kind === 'ranked' ? s.score.rank.row.ageLow : 0));
-      expect(everybody.some((p) => new Set(rows(p).slice(0, 2)).size === 2)).toBe(true);
+        p.lead?.series[0]?.sittings.map((s) => (s.score.rank.kind === 'ranked' ? s.score.rank.row.ageLow : 0));
+      expect(everybody.some((p) => new Set(rows(p)?.slice(0, 2)).size === 2)).toBe(true);
       const days = (id: string) =>
         everybody.flatMap((p) =>
           p.tests.filter((t) => t.test === id).flatMap((t) => t.series.flatMap((s) => s.sittings.map(({ on }) => on))),

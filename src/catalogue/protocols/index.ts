@@ -46,6 +46,9 @@ export const protocols: readonly Protocol[] = [
   standUpPressure,
 ];
 
+/** Whoever has a result of one of these is tested; the one that speaks for somebody where one must, first. */
+export const coreTests: readonly string[] = [chairStand30s, fourStage, oneLeg, upAndGo8ft, step2min].map((p) => p.id);
+
 /** Rises when any shipped norm figure changes. */
 export const normsVersion = '2026-11-1';
 

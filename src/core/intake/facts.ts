@@ -14,7 +14,10 @@ export function bodyOn(person: Person, intake: Intake, day: IsoDate): Body {
   };
 }
 
-/** Everything the level engine reads, out of what was known on the day. */
+/**
+ * Everything the level engine reads, out of what was known on the day.
+ * @param classesSince those held since the intake said how many there were
+ */
 export function factsOf(
   person: Person,
   known: Known,
@@ -22,6 +25,7 @@ export function factsOf(
   results: readonly TestResult[],
   lastConfirmed: readonly RungConfirmed[],
   day: IsoDate,
+  classesSince = 0,
 ): Facts {
   const { intake, limiters, falls, readiness } = known;
   return {
@@ -38,7 +42,7 @@ export function factsOf(
     floorSlides: place.cupboard.floors.some((f) => f.slides),
     sitsUnsupported: intake.sitsUnsupported,
     heelDownAtTarget: intake.heelDownAtTarget,
-    sessionsLogged: intake.classesSoFar,
+    sessionsLogged: intake.classesSoFar + classesSince,
     shown: [],
     lastConfirmed,
     kit: toKit(place.cupboard),

@@ -1,13 +1,13 @@
 import type { AttemptEvent } from '../shapes/attempt';
 import { liveEvents } from './live';
-import { longestGapMs, phaseOf } from './phase';
+import { asksHalf, clockMs, longestGapMs, phaseOf } from './phase';
+import type { Capture } from '../shapes/protocol';
 
 /** What is known of an attempt that no page runs any more. Wall clock in ms since 1970. */
 export interface LeftAlone {
   /** Planned go moment; `null` before the countdown. */
   readonly goWallMs: number | null;
   readonly beatWallMs: number;
-  readonly durationMs: number;
 }
 
 type Closing = { readonly atMs: number } & (
@@ -21,14 +21,20 @@ type Closing = { readonly atMs: number } & (
  * after the tone, its count is whole and the stand nobody was asked about does not count.
  * @returns the events to add, none while it may still be taken up or has ended
  */
-export function closingOf(events: readonly AttemptEvent[], left: LeftAlone, nowWallMs: number): Closing[] {
-  const phase = phaseOf(liveEvents(events));
+export function closingOf(
+  capture: Capture,
+  events: readonly AttemptEvent[],
+  left: LeftAlone,
+  nowWallMs: number,
+): Closing[] {
+  const phase = phaseOf(capture, liveEvents(events));
+  const lastMs = clockMs(capture);
   const lengthMs = Math.round(nowWallMs - left.beatWallMs);
   if (lengthMs <= longestGapMs || left.goWallMs === null) return [];
   if (phase === 'half-way-open') return [unasked(nowWallMs - left.goWallMs)];
   if (phase !== 'running') return [];
-  if (left.beatWallMs >= left.goWallMs + left.durationMs)
-    return [{ kind: 'end', atMs: left.durationMs }, unasked(nowWallMs - left.goWallMs)];
+  if (lastMs !== null && left.beatWallMs >= left.goWallMs + lastMs)
+    return [{ kind: 'end', atMs: lastMs }, ...(asksHalf(capture) ? [unasked(nowWallMs - left.goWallMs)] : [])];
   return [{ kind: 'gap', lengthMs, atMs: Math.round(nowWallMs - left.goWallMs) }];
 }
 

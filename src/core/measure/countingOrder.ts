@@ -1,4 +1,4 @@
-import type { Trial } from './measuredTrial';
+import type { Trial } from './trial';
 
 /** What decides which of a day's results of one test stands for the day. */
 export interface Countable {

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { chairStand30s } from '../../catalogue/protocols/chair-stand-30s/protocol';
 import type { AttemptEvent } from '../shapes/attempt';
 import { closingOf } from './abandoned';
 import { conditionsOf } from './conditions';
@@ -80,27 +81,32 @@ describe('which result of a day stands for it', () => {
 });
 
 describe('a try that no page runs any more', () => {
+  const { capture } = chairStand30s;
   const go = 1_000_000;
-  const left = { goWallMs: go, beatWallMs: go + 10_000, durationMs: 30_000 };
+  const left = { goWallMs: go, beatWallMs: go + 10_000 };
   const running = list({ kind: 'start' }, { kind: 'rep' });
   const closed = (events: AttemptEvent[], closing: readonly object[]) =>
-    phaseOf(liveEvents([...events, ...list(...(closing as Loose[])).map((e) => ({ ...e, seq: e.seq + 50 }))]));
+    phaseOf(capture, liveEvents([...events, ...list(...(closing as Loose[])).map((e) => ({ ...e, seq: e.seq + 50 }))]));
   test('up to two seconds it may be taken up and is left alone', () => {
-    expect(closingOf(running, left, go + 12_000)).toEqual([]);
+    expect(closingOf(capture, running, left, go + 12_000)).toEqual([]);
   });
   test('longer, and it broke off, its stands kept', () => {
-    const closing = closingOf(running, left, go + 12_001);
+    const closing = closingOf(capture, running, left, go + 12_001);
     expect(closing).toEqual([{ kind: 'gap', lengthMs: 2001, atMs: 12_001 }]);
     expect(closed(running, closing)).toBe('to-repeat');
   });
   test('closed by the battery only after the tone: the count is whole, the stand nobody was asked about is not counted', () => {
     const asked = [...running, ...list({ kind: 'end', atMs: 30_000 }).map((e) => ({ ...e, seq: 9 }))];
     const late = { ...left, beatWallMs: go + 31_000 };
-    expect(closed(asked, closingOf(asked, late, go + 60_000))).toBe('finished');
-    expect(closingOf(running, late, go + 60_000).map((e) => e.kind)).toEqual(['end', 'half-rep']);
+    expect(closed(asked, closingOf(capture, asked, late, go + 60_000))).toBe('finished');
+    expect(closingOf(capture, running, late, go + 60_000).map((e) => e.kind)).toEqual(['end', 'half-rep']);
   });
   test('one that has ended, or whose countdown never began, needs nothing', () => {
-    expect(closingOf(list({ kind: 'start' }, { kind: 'stop', reason: 'pain' }), left, go + 60_000)).toEqual([]);
-    expect(closingOf(list({ kind: 'practice', reps: 2 }), { ...left, goWallMs: null }, go + 60_000)).toEqual([]);
+    expect(closingOf(capture, list({ kind: 'start' }, { kind: 'stop', reason: 'pain' }), left, go + 60_000)).toEqual(
+      [],
+    );
+    expect(closingOf(capture, list({ kind: 'practice', reps: 2 }), { ...left, goWallMs: null }, go + 60_000)).toEqual(
+      [],
+    );
   });
 });

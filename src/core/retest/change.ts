@@ -81,7 +81,7 @@ export function changeBetween(protocol: Protocol, older: Sat | undefined, newer:
 /** The most a test can show: the cap of a hold, the last of its stages; `null` where there is none. */
 export function topOf({ capture }: Protocol, capS?: number | null): number | null {
   if (capture.kind === 'hold') return capS ?? capture.capS;
-  return capture.kind === 'staged' ? capture.stages : null;
+  return capture.kind === 'staged' && capture.ends === 'first-not' ? capture.stages.length : null;
 }
 
 /**

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { protocols } from '../../catalogue/protocols';
-import { testViewOf } from '../testView';
+import { testViewOf } from '../view/testView';
 import { scoreResult } from './scoreResult';
 import { bookIn, keptFrom, protocolIn, resultIn } from './shownUnits';
 

@@ -1,8 +1,11 @@
 import type { FourStageSeconds, Outcome, TestResult } from './facts';
+import type { CaptureKind } from './protocol';
 
 /** One try at a test: what happened and when. The list of events is the record; everything else is derived. */
 
-export type EventBy = 'key' | 'touch' | 'device' | 'hand';
+/** By what it was marked: the page itself, a key (also that of a reader’s click), a touch, a hand on paper, a device. */
+export const eventBys = ['page', 'key', 'touch', 'hand', 'device'] as const;
+export type EventBy = (typeof eventBys)[number];
 
 interface Stamp {
   /** Place in the attempt's own list, from 0, never reused. */
@@ -12,6 +15,8 @@ interface Stamp {
   /** Wall clock in milliseconds since 1970, to find the place again after a reload. */
   readonly wallMs: number;
   readonly by: EventBy;
+  /** Of several tries which one, from 0; the first where left out. */
+  readonly try?: number;
 }
 
 export const stopReasons = ['asked-to', 'unwell', 'pain', 'unsteady', 'form', 'other'] as const;
@@ -24,16 +29,42 @@ export type AttemptEvent = Stamp &
     /** Went off before the tone; the countdown begins again and nothing was counted. */
     | { readonly kind: 'false-start' }
     | { readonly kind: 'rep' }
+    /** Takes back the newest mark of its try that still stands. */
     | { readonly kind: 'undo' }
     | { readonly kind: 'hands' }
+    /** A repetition that was counted and was not full. */
+    | { readonly kind: 'not-full'; readonly ofSeq: number }
+    /** A hold ended: foot down, hold touched, arms uncrossed. */
+    | { readonly kind: 'let-go' }
+    /** The line was crossed, the last stand was up, or they sit again. */
+    | { readonly kind: 'finish' }
+    /** A wall or a rail was touched, and the test went on. */
+    | { readonly kind: 'touch' }
+    | { readonly kind: 'rest' }
+    | { readonly kind: 'go-on' }
+    /** One of several stages: held or not, what was answered, or the seat it was done from. */
+    | {
+        readonly kind: 'stage';
+        readonly id: string;
+        readonly held?: boolean;
+        readonly answer?: number;
+        readonly seatCm?: number;
+      }
+    /** What the tape says. */
+    | { readonly kind: 'reading'; readonly value: number }
     /** The answer to "more than half-way up?" for a stand not yet counted. */
     | { readonly kind: 'half-rep'; readonly counts: boolean }
+    /** Somebody caught them. */
+    | { readonly kind: 'caught' }
+    /** Asked on the way, 0 to 10. */
+    | { readonly kind: 'pain'; readonly value: number }
+    | { readonly kind: 'effort'; readonly value: number }
     /** The page was away: reload, sleep, dead battery. */
     | { readonly kind: 'gap'; readonly lengthMs: number }
     | { readonly kind: 'end' }
     | { readonly kind: 'stop'; readonly reason: StopReason }
     /** Somebody in the hall needs help: the try is kept, without a result, and done again. */
-    | { readonly kind: 'hold' }
+    | { readonly kind: 'halt' }
     | { readonly kind: 'note'; readonly text: string }
     /** A result written down on paper and typed in later. */
     | {
@@ -61,6 +92,20 @@ export type AttemptEvent = Stamp &
   );
 
 export type EventKind = AttemptEvent['kind'];
+
+/** Said of any attempt, whatever it measures. */
+const anyway = ['practice', 'start', 'false-start', 'undo', 'gap', 'end', 'stop', 'halt', 'note', 'entered'] as const;
+const marks = ['caught', 'pain', 'effort'] as const;
+const corrections = ['condition', 'strike', 'add', 'move'] as const;
+
+/** What may be said of an attempt of a kind; the schema and whoever stores it go by this one list. */
+export const eventKindsOf: Readonly<Record<CaptureKind, readonly EventKind[]>> = {
+  count: [...anyway, ...marks, ...corrections, 'rep', 'not-full', 'hands', 'half-rep', 'touch', 'rest', 'go-on'],
+  hold: [...anyway, ...marks, ...corrections, 'let-go', 'hands', 'touch'],
+  timed: [...anyway, ...marks, ...corrections, 'rep', 'not-full', 'hands', 'touch', 'rest', 'go-on', 'finish'],
+  distance: [...anyway, ...marks, ...corrections, 'reading', 'hands'],
+  staged: [...anyway, ...marks, ...corrections, 'stage', 'hands', 'touch'],
+};
 
 /** What the result depends on besides the person; compared like for like at the retest. */
 export interface Conditions {

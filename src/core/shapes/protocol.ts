@@ -1,14 +1,40 @@
 import type { Thing } from './person';
 import type { Cutoff, NormSet, PublishedError, Reliability, Standard } from './norms';
 
+/** One part of a staged test: held so many seconds, answered, done from a seat, or taken so long after the start. */
+export interface Stage {
+  readonly id: string;
+  readonly holdS?: number;
+  readonly afterS?: number;
+}
+
 /** How a test is taken down: there is one screen a kind of capture, not a screen a test. */
 export type Capture =
-  | { readonly kind: 'count'; readonly durationS: number }
-  | { readonly kind: 'hold'; readonly capS: number }
-  | { readonly kind: 'timed'; readonly capS: number }
+  | {
+      readonly kind: 'count';
+      /** After so many seconds, at so many, or at the first sign that it is enough. */
+      readonly ends: { readonly time: number } | { readonly count: number } | 'stop-sign';
+      readonly capS: number;
+      /** The tone asks whether a repetition was more than half done. */
+      readonly halfAtTone: boolean;
+    }
+  /** `foot-off`: the clock starts with the foot, after the way into the position. */
+  | { readonly kind: 'hold'; readonly capS: number; readonly starts: 'foot-off' | 'in-place' }
+  /** `reps`: the clock stops at the last of so many. */
+  | { readonly kind: 'timed'; readonly capS: number; readonly reps?: number }
   | { readonly kind: 'distance' }
-  | { readonly kind: 'staged'; readonly stages: number }
-  | { readonly kind: 'typed' };
+  /** `first-not`: how many were held before the first that was not. `all`: each is asked. `lowest`: the lowest seat. */
+  | { readonly kind: 'staged'; readonly stages: readonly Stage[]; readonly ends: 'first-not' | 'all' | 'lowest' };
+
+export type CaptureKind = Capture['kind'];
+
+/** What decides how the events of a test are read; older ones stay beside the newest. */
+export interface EarlierRules {
+  readonly version: number;
+  readonly capture?: Capture;
+  readonly tries?: Protocol['tries'];
+  readonly handsMakeZero?: boolean;
+}
 
 /** `none` the body as a whole; `both` left and right apart; `chosen` one side, the instructor notes which. */
 export type Sides = 'none' | 'both' | 'chosen';
@@ -30,6 +56,8 @@ export interface Protocol {
   readonly id: string;
   /** Rises when results stop being comparable with earlier ones. */
   readonly version: number;
+  /** How results of older versions are read, newest first. */
+  readonly earlier?: readonly EarlierRules[];
   readonly title: string;
   /** The name inside a sentence or a narrow column. */
   readonly short: string;

@@ -5,6 +5,7 @@ import { anyTest } from './0003-any-test';
 import { hallNorms } from './0004-hall-norms';
 import { printedPages } from './0005-printed-pages';
 import { safeRecords } from './0006-safe-records';
+import { shapes } from './0007-shapes';
 
 /**
  * A migration with its number. Kysely does not wrap SQLite's schema changes in a transaction, so each opens its own
@@ -31,6 +32,7 @@ export const migrations: Readonly<Record<string, Migration>> = {
   '0004-hall-norms': numbered(4, hallNorms),
   '0005-printed-pages': numbered(5, printedPages),
   '0006-safe-records': numbered(6, safeRecords),
+  '0007-shapes': numbered(7, shapes),
 };
 
 export const newestVersion = Object.keys(migrations).length;

@@ -1,5 +1,5 @@
 import Link from 'next/link';
-import type { Path, PathStep, StepState } from '../../core/path';
+import type { Path, PathStep, StepState } from '../../core/view/path';
 import { stepTitles, type Step } from '../../core/steps';
 
 interface Props {

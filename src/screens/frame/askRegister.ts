@@ -1,4 +1,4 @@
-import type { RegisterAnswer, RegisterQuestion } from '../../core/registerLine';
+import type { RegisterAnswer, RegisterQuestion } from '../../core/view/registerLine';
 
 /** Asks the server for lines of the register; null where it does not answer. Throws only when given up on purpose. */
 export async function fetchLines(

@@ -2,7 +2,7 @@
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/react';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
-import type { RegisterLine } from '../../core/registerLine';
+import type { RegisterLine } from '../../core/view/registerLine';
 import { Key } from '../touch/button';
 import { stateWords, tableWords } from '../words';
 import { fetchLines } from './askRegister';

@@ -8,11 +8,11 @@ import {
   type IncidentKind,
   type YesNoUnknown,
 } from '../../core/shapes/intake';
-import type { RegisterLine } from '../../core/registerLine';
+import type { RegisterLine } from '../../core/view/registerLine';
 import { cautions } from '../../catalogue/cautions/cautions';
 import { StateMark } from '../drawing/stateMark';
-import { forgetEntry, keepEntry, keptEntries, newClientKey, type KeptEntry } from '../test/attemptStore';
-import { sendEntry } from '../test/sending';
+import { forgetEntry, keepEntry, keptEntries, newClientKey, type KeptEntry } from '../test/bench/store';
+import { sendEntry } from '../test/bench/sending';
 import { Button, Key } from '../touch/button';
 import { deviceDay } from '../touch/hallDay';
 import { matching } from '../touch/matching';

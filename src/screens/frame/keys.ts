@@ -12,9 +12,6 @@ interface Listener {
   readonly press: Press;
 }
 
-/** In this time after a step is first shown a key or tap was meant for the step before it. */
-export const settleMs = 700;
-
 const listeners: Listener[] = [];
 
 const typingIn = new Set(['INPUT', 'TEXTAREA', 'SELECT']);

@@ -1,11 +1,11 @@
 'use client';
 import { usePathname } from 'next/navigation';
 import { useEffect, useState } from 'react';
-import { closeAbandoned } from '../test/abandoned';
-import { keptEntries, type KeptAttempt } from '../test/attemptStore';
-import { forever } from '../test/forever';
-import { Pauses } from '../test/pauses';
-import { entriesToSend, sendAttempt, sendEntry, waitingToSend, type Sent } from '../test/sending';
+import { closeAbandoned } from '../test/bench/abandoned';
+import { keptEntries, type KeptAttempt } from '../test/bench/store';
+import { forever } from '../test/bench/forever';
+import { Pauses } from '../test/bench/pauses';
+import { entriesToSend, sendAttempt, sendEntry, waitingToSend, type Sent } from '../test/bench/sending';
 import { thisRegister } from './thisRegister';
 
 const everyMs = 2000;

@@ -1,4 +1,4 @@
-import type { PersonView } from '../../core/personView';
+import type { PersonView } from '../../core/view/personView';
 import { ButtonLink } from '../touch/button';
 
 export interface HallPage {

@@ -1,9 +1,9 @@
 import Link from 'next/link';
+import { waitingLevels } from '../../core/level/standing';
 import { lookOf } from '../drawing/patterns';
 import { StateMark } from '../drawing/stateMark';
 import { Stool } from '../drawing/stool';
 import { Pages, type HallPage } from '../frame/pages';
-import { dayWords } from '../words';
 import { levelsShown, waitWords } from './levelsShown';
 
 /** Everybody’s levels in the order given: those that wait for a yes first. */
@@ -15,10 +15,10 @@ export function HallLevels({ people: order, pages }: HallPage) {
         Pattern and rung, seat height in cm, hands (2 both, 1 one, f fingertips, h hovering, 0 free); behind @ what to
         start with.
       </p>
-      {order.length === 0 && <p className="py-8 text-lg">Levels follow from the first chair stand test.</p>}
+      {order.length === 0 && <p className="py-8 text-lg">Levels follow from the first test.</p>}
       <ul className="mt-4 grid gap-x-10 md:grid-cols-2 xl:grid-cols-3">
         {order.map((p) => {
-          const waits = p.levelsWaiting.length;
+          const waits = waitingLevels(p.standings).length;
           const levels = levelsShown(p);
           if (levels.length === 0 && !p.levels.refused) return null;
           const seat = levels.find((l) => l.targetCm !== null);
@@ -37,11 +37,7 @@ export function HallLevels({ people: order, pages }: HallPage) {
                   </span>
                   <span className="flex items-center gap-2 text-sm">
                     <StateMark mark={p.levels.refused ? 'stop' : waits > 0 ? 'unknown' : 'ready'} silent />
-                    {p.levels.refused
-                      ? 'nothing today'
-                      : waits > 0
-                        ? waitWords(p)
-                        : `confirmed ${dayWords(p.levelsNow[0]?.confirmedOn ?? '')}`}
+                    {p.levels.refused ? 'nothing today' : waitWords(p)}
                   </span>
                 </span>
               </Link>

@@ -3,6 +3,7 @@ import { cautions } from '../../catalogue/cautions/cautions';
 import { ladders } from '../../catalogue/ladders';
 import { houseRules } from '../../catalogue/rules/house';
 import { hazardsAt } from '../../core/level/hazards';
+import { waitingLevels } from '../../core/level/standing';
 import type { Blocker, Level } from '../../core/level/answer';
 import type { Dose } from '../../core/shapes/dose';
 import type { Ladder } from '../../core/shapes/ladder';
@@ -12,7 +13,7 @@ import { StateMark } from '../drawing/stateMark';
 import { Stool } from '../drawing/stool';
 import { WallBars } from '../drawing/wallBars';
 import { PersonHead, personHrefs } from '../people/personHead';
-import type { PersonView } from '../../core/personView';
+import type { PersonView } from '../../core/view/personView';
 import { ButtonLink } from '../touch/button';
 import { dayWords } from '../words';
 import { ConfirmLevelsButton, type ConfirmAnswer } from './confirmLevel';
@@ -25,18 +26,19 @@ interface Props {
 
 /** Four bays of wall bars with their pegs; under them, of the bay looked at, what to do, why, and what opens the next. */
 export function LevelScreen({ view, confirm }: Props) {
-  const { levels, levelsWaiting, confirmed } = view;
+  const { levels, standings, decided } = view;
+  const waiting = waitingLevels(standings);
   const hrefs = personHrefs(view.person.id);
   const tallest = Math.max(...ladders.map((l) => l.rungs.length));
-  const last = confirmed.at(-1);
+  const last = decided.at(-1);
   const bays = ladders.map((ladder): Bay => {
     const level = levels.levels.find((l) => l.pattern === ladder.pattern);
     const blockers = level?.blockers ?? levels.closed.find((c) => c.pattern === ladder.pattern)?.blockers ?? [];
-    const earlier = confirmed.flatMap((c) => (c.level.pattern === ladder.pattern ? [c.level.rung] : []));
+    const earlier = decided.flatMap((c) => (c.level.pattern === ladder.pattern ? [c.level.rung] : []));
     return {
       pattern: ladder.pattern,
       title: ladder.title,
-      waits: levelsWaiting.some((l) => l.pattern === ladder.pattern),
+      waits: waiting.some((l) => l.pattern === ladder.pattern),
       bars: <WallBars ladder={ladder} level={level} blockers={blockers} earlier={earlier} tallest={tallest} />,
       detail: level ? (
         <Detail ladder={ladder} level={level} />
@@ -60,9 +62,9 @@ export function LevelScreen({ view, confirm }: Props) {
           <StateMark mark="stop" silent /> {levels.refused.text}
         </p>
       )}
-      {!levels.refused && view.sittings.length === 0 && (
+      {!levels.refused && view.lastTestedOn === null && (
         <div className="mt-4 flex flex-wrap items-center gap-4 border-l-8 border-squat bg-board p-4">
-          <p className="flex-1">Not tested yet: only what asks for no test is open. One chair stand test opens more.</p>
+          <p className="flex-1">Not tested yet: only what asks for no test is open. One test opens more.</p>
           <ButtonLink href={hrefs.test} hard>
             Set up the test
           </ButtonLink>
@@ -72,12 +74,12 @@ export function LevelScreen({ view, confirm }: Props) {
         bays={bays}
         aside={
           <>
-            {levelsWaiting.length > 0 ? (
-              <ConfirmLevelsButton confirm={confirm} seen={levelsWaiting.map((l) => l.code)} />
+            {waiting.length > 0 ? (
+              <ConfirmLevelsButton confirm={confirm} seen={waiting.map((l) => l.code)} />
             ) : (
               last && (
                 <p className="flex items-center gap-2 font-bold" data-testid="confirmed">
-                  <StateMark mark="ready" silent /> Confirmed {dayWords(last.confirmedOn)}
+                  <StateMark mark="ready" silent /> Confirmed {dayWords(last.decidedOn)}
                 </p>
               )
             )}

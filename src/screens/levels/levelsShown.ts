@@ -1,15 +1,19 @@
 import type { Level } from '../../core/level/answer';
-import type { PersonView } from '../../core/personView';
+import { isOpen, trainedLevel, waitingLevel, waitingLevels } from '../../core/level/standing';
+import type { PersonView } from '../../core/view/personView';
+import { dayWords } from '../words';
 
-/** The levels to go by today: each that waits for a yes, else the one confirmed; none on a ladder that is closed today. */
-export const levelsShown = ({ levels, levelsWaiting, levelsNow }: PersonView): Level[] =>
-  levels.levels.flatMap(
-    ({ pattern }) =>
-      levelsWaiting.find((l) => l.pattern === pattern) ??
-      levelsNow.find(({ level }) => level.pattern === pattern)?.level ??
-      [],
-  );
+/** The levels to go by today: each that waits for a yes, else the one in force; what is open where nothing was tested. */
+export const levelsShown = ({ levels, standings }: PersonView): Level[] =>
+  standings.length === 0
+    ? []
+    : standings
+        .flatMap((s) => (isOpen(s.ceiling) ? (waitingLevel(s) ?? trainedLevel(s) ?? []) : []))
+        .filter(() => levels.refused === null);
 
 /** `4 wait for your yes`, or since when they are confirmed. */
-export const waitWords = ({ levelsWaiting: { length } }: PersonView): string =>
-  `${length} ${length === 1 ? 'waits' : 'wait'} for your yes`;
+export function waitWords({ standings }: PersonView): string {
+  const { length } = waitingLevels(standings);
+  if (length > 0) return `${length} ${length === 1 ? 'waits' : 'wait'} for your yes`;
+  return `confirmed ${dayWords(standings.find((s) => s.inForce)?.inForce?.decidedOn ?? '')}`;
+}

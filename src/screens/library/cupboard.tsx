@@ -5,7 +5,7 @@ import { useState, type ReactNode } from 'react';
 import { missingFor, thingWords, toKit } from '../../core/intake/cupboard';
 import { things, type Cupboard, type Place } from '../../core/shapes/person';
 import { protocols } from '../../catalogue/protocols';
-import { putAt, type Clash } from '../../core/mergeChanges';
+import { putAt, type Clash } from '../../core/math/mergeChanges';
 import type { FieldError } from '../../schemas/parse';
 import { cupboardItem } from '../../schemas/place';
 import { StateMark } from '../drawing/stateMark';

@@ -2,10 +2,10 @@
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import type { PageThen } from '../../core/report';
+import type { PageThen } from '../../core/view/report';
 import type { HallNorms } from '../../core/shapes/norms';
 import type { FieldError } from '../../schemas/parse';
-import { newClientKey } from '../test/attemptStore';
+import { newClientKey } from '../test/bench/store';
 import { Button } from '../touch/button';
 import { useOneAtATime } from '../touch/useOneAtATime';
 import { readerWords } from '../scores/testWords';

@@ -2,9 +2,9 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { Group } from '../../core/shapes/person';
-import { putAt, type Clash } from '../../core/mergeChanges';
+import { putAt, type Clash } from '../../core/math/mergeChanges';
 import type { FieldError } from '../../schemas/parse';
-import { newClientKey } from '../test/attemptStore';
+import { newClientKey } from '../test/bench/store';
 import { Button, ButtonLink } from '../touch/button';
 import { Clashes } from '../touch/clashes';
 import { groupTimeWords, weekdays } from '../words';

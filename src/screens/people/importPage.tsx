@@ -2,7 +2,7 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { UnitSystem } from '../../core/shapes/person';
-import { newClientKey } from '../test/attemptStore';
+import { newClientKey } from '../test/bench/store';
 import { Button, ButtonLink } from '../touch/button';
 import { useOneAtATime } from '../touch/useOneAtATime';
 import { dayWords, tableWords } from '../words';

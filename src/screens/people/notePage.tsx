@@ -1,15 +1,18 @@
-import type { PersonView } from '../../core/personView';
+import type { PersonView } from '../../core/view/personView';
 import type { Place } from '../../core/shapes/person';
 import { cautions } from '../../catalogue/cautions/cautions';
 import { ButtonLink } from '../touch/button';
-import { dayWords, limiterLine, standsWords } from '../words';
+import { dayWords, limiterLine } from '../words';
+import { leadOf } from '../scores/lead';
+import { resultWords } from '../scores/testWords';
 import { PrintButton } from '../touch/printButton';
 
 /** One page to a licensed professional: what is asked, what was found, and room for the answer. Black on white. */
 export function NoteScreen({ view, place, today }: { view: PersonView; place: Place; today: string }) {
-  const { person, known, sittings } = view;
+  const { person, known } = view;
   const asks = known.readiness.reasons.filter((r) => r.outcome === 'ask-first' && r.id !== 'to-ask');
-  const latest = sittings[0];
+  const lead = leadOf(view);
+  const latest = lead?.sittings[0];
   return (
     <div className="mx-auto max-w-3xl pt-5">
       <div className="mb-4 flex flex-wrap gap-4 print:hidden">
@@ -50,9 +53,7 @@ export function NoteScreen({ view, place, today }: { view: PersonView; place: Pl
                 ...known.limiters.filter((l) => !l.unasked).map(limiterLine),
                 ...known.falls.map((f) => `a fall on ${dayWords(f.content.fellOn)}`),
                 ...(latest
-                  ? [
-                      `${standsWords(latest.attempt.trial)} chair stands in 30 s on ${dayWords(latest.attempt.sittingDate)}`,
-                    ]
+                  ? [`${lead.protocol.title}: ${resultWords(lead.protocol, latest)} on ${dayWords(latest.on)}`]
                   : []),
               ].join('; ')}
               .

@@ -1,6 +1,6 @@
 import type { Step } from '../../core/steps';
 import { lengthWords, massWords } from '../../core/math/units';
-import type { PersonView } from '../../core/personView';
+import type { PersonView } from '../../core/view/personView';
 import { PathLine } from '../drawing/pathLine';
 import { limiterLine, tableWords } from '../words';
 

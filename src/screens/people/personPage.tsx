@@ -5,10 +5,16 @@ import { StateMark } from '../drawing/stateMark';
 import { lookOf } from '../drawing/patterns';
 import { levelsShown, waitWords } from '../levels/levelsShown';
 import { Stool } from '../drawing/stool';
-import { changeWords, ScoreRail, trialMark } from '../scores/rail';
-import type { AttemptView, MovedAway, PersonView, SittingView } from '../../core/personView';
+import { leadOf, type Lead } from '../scores/lead';
+import { changeWords, ScoreRail, sittingMark } from '../scores/rail';
+import { resultWords } from '../scores/testWords';
+import type { AttemptView, MovedAway } from '../../core/measure/attempt';
+import { countedIn } from '../../core/measure/trial';
+import { scoredUnit } from '../../core/score/scoreResult';
+import { protocolById } from '../../catalogue/protocols';
+import type { PersonView } from '../../core/view/personView';
 import { ButtonLink } from '../touch/button';
-import { dayWords, placeWords, readinessWords, sectionWords, standsWords, stopReasonWords } from '../words';
+import { dayWords, placeWords, readinessWords, sectionWords, stopReasonWords } from '../words';
 import { PersonHead, personHrefs } from './personHead';
 
 const nextButton: Readonly<Record<Step, string>> = {
@@ -22,9 +28,9 @@ const nextButton: Readonly<Record<Step, string>> = {
 
 /** One person: the next thing first, then where they stand, what they do, what there was. */
 export function PersonScreen({ view }: { view: PersonView }) {
-  const { person, known, path, sittings, levels, otherAttempts } = view;
+  const { person, known, path, levels, otherAttempts } = view;
   const hrefs = personHrefs(person.id, path.next.at === 'questions');
-  const latest = sittings[0];
+  const lead = leadOf(view);
   const held = path.steps.some((s) => s.step === 'test' && s.state === 'blocked');
   return (
     <>
@@ -53,23 +59,23 @@ export function PersonScreen({ view }: { view: PersonView }) {
           <Heading
             id="stand"
             more={
-              latest && (
+              lead && (
                 <ButtonLink look="plain" href={hrefs.scores}>
                   All about the score
                 </ButtonLink>
               )
             }
           >
-            Chair stands
+            {lead?.protocol.title ?? 'Results'}
           </Heading>
-          {latest ? (
-            <Latest sitting={latest} earlier={sittings.slice(1, 4)} />
+          {lead ? (
+            <Latest {...lead} />
           ) : (
             <p className="py-4">
               No result yet. The first test takes two minutes; its score, level and retest date follow from it.
             </p>
           )}
-          <Sittings sittings={sittings} />
+          {lead && <Sittings {...lead} />}
           <Others attempts={otherAttempts} movedAway={view.movedAway} />
           <div className="flex flex-wrap gap-x-4">
             <ButtonLink look="plain" href={`/people/${person.id}/paper`}>
@@ -178,45 +184,51 @@ function Heading({ id, more, children }: { id: string; more?: ReactNode; childre
   );
 }
 
-function Latest({ sitting, earlier }: { sitting: SittingView; earlier: readonly SittingView[] }) {
-  const { attempt, score } = sitting;
+function Latest({ protocol, sittings: [latest, ...earlier] }: Lead) {
+  if (!latest) return null;
   return (
     <div className="pt-3">
       <p>
-        <span className="num text-3xl font-bold">{standsWords(attempt.trial)}</span>{' '}
-        <span>stands on {dayWords(attempt.sittingDate)}</span>
+        <span className="num text-3xl font-bold">{resultWords(protocol, latest)}</span> on {dayWords(latest.on)}
       </p>
-      <ScoreRail score={score} unit="stands" on={attempt.sittingDate} earlier={earlier.map(trialMark)} width={760} />
+      <ScoreRail
+        score={latest.score}
+        unit={scoredUnit(protocol)}
+        on={latest.on}
+        least={protocol.range.min}
+        earlier={earlier.slice(0, 3).map((s) => sittingMark(protocol, s))}
+        width={760}
+      />
     </div>
   );
 }
 
-function Sittings({ sittings }: { sittings: readonly SittingView[] }) {
-  if (sittings.length === 0) return null;
+function Sittings({ protocol, sittings }: Lead) {
   return (
     <table className="mt-2 w-full text-left">
-      <caption className="sr-only">Sittings, newest first</caption>
+      <caption className="sr-only">{protocol.title}, newest first</caption>
       <thead className="text-sm text-ink-soft">
         <tr>
           <th className="py-1 font-semibold">Day</th>
-          <th className="font-semibold">Stands</th>
-          <th className="font-semibold">Seat</th>
+          <th className="font-semibold">Result</th>
+          {protocol.seatCm !== undefined && <th className="font-semibold">Seat</th>}
           <th className="font-semibold">Against the time before</th>
         </tr>
       </thead>
       <tbody>
-        {sittings.slice(0, 6).map(({ attempt, change }) => {
-          const words = changeWords(change);
+        {sittings.slice(0, 6).map((sitting) => {
+          const words = changeWords(sitting.change);
+          const { seatHeightCm } = sitting.conditions;
           return (
-            <tr key={attempt.clientKey} className="border-t border-rule">
-              <td className="py-1.5">{dayWords(attempt.sittingDate)}</td>
-              <td className="num">{standsWords(attempt.trial)}</td>
-              <td className="num">
-                {attempt.conditions.seatHeightCm === undefined ? '–' : `${attempt.conditions.seatHeightCm} cm`}
-              </td>
+            <tr key={sitting.key} className="border-t border-rule">
+              <td className="py-1.5">{dayWords(sitting.on)}</td>
+              <td className="num">{resultWords(protocol, sitting)}</td>
+              {protocol.seatCm !== undefined && (
+                <td className="num">{seatHeightCm === undefined ? '–' : `${seatHeightCm} cm`}</td>
+              )}
               <td>
                 {words.verdict} <span className="text-sm text-ink-soft">{words.size}</span>
-                {attempt.trial.fromPaper && <span className="text-sm text-ink-soft"> · from paper</span>}
+                {sitting.fromPaper && <span className="text-sm text-ink-soft"> · from paper</span>}
               </td>
             </tr>
           );
@@ -235,10 +247,11 @@ function Others({ attempts, movedAway }: { attempts: readonly AttemptView[]; mov
   if (attempts.length + movedAway.length === 0) return null;
   return (
     <ul className="mt-2 text-sm" aria-label="Tries without a result">
-      {attempts.slice(0, 4).map(({ clientKey, sittingDate, trial }) => (
+      {attempts.slice(0, 4).map(({ clientKey, sittingDate, test, trial }) => (
         <li key={clientKey}>
-          {dayWords(sittingDate)}: {trial.kind === 'count' ? `${trial.counted} stands, ` : ''}
-          {trial.kind === 'count' && trial.stopReason !== null
+          {dayWords(sittingDate)}, {protocolById(test)?.short ?? test}:{' '}
+          {trial.kind === 'count' ? `${countedIn(trial)} counted, ` : ''}
+          {trial.stopReason !== null
             ? `stopped, ${stopReasonWords[trial.stopReason].toLowerCase()}; no result`
             : (otherWords[trial.state] ?? 'not finished')}
         </li>
@@ -253,10 +266,9 @@ function Others({ attempts, movedAway }: { attempts: readonly AttemptView[]; mov
 }
 
 function LevelLine({ view }: { view: PersonView }) {
-  const { levelsWaiting, levelsNow } = view;
   if (view.levels.refused) return <p className="py-4">{view.levels.refused.text}</p>;
   const shown = levelsShown(view);
-  const closed = levelsNow.filter((l) => l.closedToday);
+  const closed = view.standings.flatMap((s) => (s.state === 'closed' && s.inForce ? [s.inForce.level] : []));
   const [first] = shown;
   if (!first) return <p className="py-4">Levels follow from the first result.</p>;
   return (
@@ -271,11 +283,9 @@ function LevelLine({ view }: { view: PersonView }) {
             </li>
           ))}
         </ul>
-        <p className="text-sm">
-          {levelsWaiting.length > 0 ? waitWords(view) : `confirmed ${dayWords(levelsNow[0]?.confirmedOn ?? '')}`}
-        </p>
+        <p className="text-sm">{waitWords(view)}</p>
         {closed.length > 0 && (
-          <p className="text-sm">Not today: {closed.map(({ level }) => `${level.name} (${level.code})`).join(', ')}</p>
+          <p className="text-sm">Not today: {closed.map((level) => `${level.name} (${level.code})`).join(', ')}</p>
         )}
       </div>
     </div>

@@ -8,7 +8,7 @@ import { readinessRules } from '../../catalogue/readiness/readiness';
 import { cautions } from '../../catalogue/cautions/cautions';
 import type { FieldError } from '../../schemas/parse';
 import { StateMark, type Mark } from '../drawing/stateMark';
-import { newClientKey } from '../test/attemptStore';
+import { newClientKey } from '../test/bench/store';
 import { Button, ButtonLink, Key } from '../touch/button';
 import { useOneAtATime } from '../touch/useOneAtATime';
 import { dayWords, readinessWords } from '../words';

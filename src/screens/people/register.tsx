@@ -1,13 +1,13 @@
 'use client';
 import Link from 'next/link';
 import { useEffect, useRef, useState } from 'react';
-import type { RegisterAnswer, RegisterLine, RegisterQuestion } from '../../core/registerLine';
+import type { RegisterAnswer, RegisterLine, RegisterQuestion } from '../../core/view/registerLine';
 import type { Group } from '../../core/shapes/person';
 import type { PeopleDeed, RegisterFilter, RegisterSort } from '../../core/shapes/register';
 import { StateMark, type Mark } from '../drawing/stateMark';
 import { fetchLines } from '../frame/askRegister';
 import { Button, ButtonLink } from '../touch/button';
-import { dayWords, standsWords, stateWords, tableWords } from '../words';
+import { dayWords, newestWords, stateWords, tableWords } from '../words';
 
 interface Props {
   /** The question that is answered at the start. */
@@ -46,7 +46,7 @@ const columns: readonly (readonly [head: string, sort: RegisterSort | null, hide
   ['Name', 'name', ''],
   ['Age', 'age', 'max-md:hidden'],
   ['Today', 'state', ''],
-  ['Stands', null, ''],
+  ['Result', null, ''],
   ['Tested', 'tested', wide],
   ['Squat level', 'level', 'max-md:hidden'],
   ['Retest', 'due', wide],
@@ -279,7 +279,7 @@ export function Register({ start, asks, groups, sitting, deed }: Props) {
                       <StateMark mark={stateMarks[line.state]} silent /> {stateWords[line.state]}
                     </span>
                   </td>
-                  <td className="num pr-3">{line.stands ? standsWords(line.stands) : '–'}</td>
+                  <td className="num pr-3">{newestWords(line.newest)}</td>
                   <td className={`pr-3 whitespace-nowrap ${wide}`}>
                     {line.lastTestedOn ? dayWords(line.lastTestedOn) : '–'}
                   </td>

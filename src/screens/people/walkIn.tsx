@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { walkInFalls, type WalkInForm } from '../../schemas/person';
 import type { FieldError } from '../../schemas/parse';
 import { StateMark } from '../drawing/stateMark';
-import { newClientKey } from '../test/attemptStore';
+import { newClientKey } from '../test/bench/store';
 import { Button, ButtonLink } from '../touch/button';
 import { typedNumber } from '../touch/typed';
 import { useOneAtATime } from '../touch/useOneAtATime';

@@ -1,7 +1,8 @@
 import Link from 'next/link';
+import { leadWords } from '../scores/lead';
 import { StateMark } from '../drawing/stateMark';
 import { Pages, type HallPage } from '../frame/pages';
-import { dayWords, standsWords } from '../words';
+import { dayWords } from '../words';
 import { RetestWeeks } from './weeks';
 
 /** Who is due when, by rule. */
@@ -48,7 +49,7 @@ export function HallRetests({ people, pages, dueOn, today }: HallPage & { dueOn:
                   <span className="text-sm text-ink-soft">
                     {p.due.weeks} weeks: {p.due.why}
                   </span>
-                  <span className="num ml-auto">{p.sittings[0] ? standsWords(p.sittings[0].attempt.trial) : ''}</span>
+                  <span className="num ml-auto">{leadWords(p)}</span>
                 </li>
               ))}
             </ul>

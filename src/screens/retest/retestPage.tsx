@@ -1,13 +1,17 @@
 import { PersonHead, personHrefs } from '../people/personHead';
-import { changeWords, ScoreRail, trialMark } from '../scores/rail';
-import type { PersonView } from '../../core/personView';
+import { scoredUnit } from '../../core/score/scoreResult';
+import { leadOf } from '../scores/lead';
+import { changeWords, ScoreRail, sittingMark } from '../scores/rail';
+import { resultWords } from '../scores/testWords';
+import type { PersonView } from '../../core/view/personView';
 import { ButtonLink } from '../touch/button';
-import { aidWords, dayWords, longDay, standsWords } from '../words';
+import { aidWords, dayWords, longDay } from '../words';
 
 /** When to test again, under which conditions, and what the sittings so far say. */
 export function RetestScreen({ view, today }: { view: PersonView; today: string }) {
-  const { due, sittings } = view;
-  const latest = sittings[0];
+  const { due } = view;
+  const lead = leadOf(view);
+  const latest = lead?.sittings[0];
   const hrefs = personHrefs(view.person.id);
   if (!due || !latest)
     return (
@@ -19,7 +23,8 @@ export function RetestScreen({ view, today }: { view: PersonView; today: string 
         </ButtonLink>
       </>
     );
-  const { conditions } = latest.attempt;
+  const { protocol, sittings } = lead;
+  const { conditions } = latest;
   const isDue = due.on <= today;
   return (
     <>
@@ -61,9 +66,10 @@ export function RetestScreen({ view, today }: { view: PersonView; today: string 
           <div className="mt-2">
             <ScoreRail
               score={latest.score}
-              unit="stands"
-              on={latest.attempt.sittingDate}
-              earlier={sittings.slice(1, 7).map(trialMark)}
+              unit={scoredUnit(protocol)}
+              on={latest.on}
+              least={protocol.range.min}
+              earlier={sittings.slice(1, 7).map((s) => sittingMark(protocol, s))}
               width={700}
             />
           </div>
@@ -72,19 +78,19 @@ export function RetestScreen({ view, today }: { view: PersonView; today: string 
               <tr>
                 <th className="py-1 font-semibold">Day</th>
                 <th className="font-semibold">Age</th>
-                <th className="font-semibold">Stands</th>
+                <th className="font-semibold">{protocol.short}</th>
                 <th className="font-semibold">Change</th>
               </tr>
             </thead>
             <tbody>
-              {sittings.map(({ attempt, change, ageYears }) => (
-                <tr key={attempt.clientKey} className="border-t border-rule">
-                  <td className="py-1.5">{dayWords(attempt.sittingDate)}</td>
-                  <td className="num">{ageYears}</td>
-                  <td className="num">{standsWords(attempt.trial)}</td>
+              {sittings.map((sitting) => (
+                <tr key={sitting.key} className="border-t border-rule">
+                  <td className="py-1.5">{dayWords(sitting.on)}</td>
+                  <td className="num">{sitting.ageYears}</td>
+                  <td className="num">{resultWords(protocol, sitting)}</td>
                   <td>
-                    <b>{changeWords(change).verdict}</b>{' '}
-                    <span className="text-sm text-ink-soft">{changeWords(change).size}</span>
+                    <b>{changeWords(sitting.change).verdict}</b>{' '}
+                    <span className="text-sm text-ink-soft">{changeWords(sitting.change).size}</span>
                   </td>
                 </tr>
               ))}

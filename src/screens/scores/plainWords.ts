@@ -1,4 +1,4 @@
-import { attentionOf, type TestSitting, type TestView } from '../../core/testView';
+import { attentionOf, type TestSitting, type TestView } from '../../core/view/testView';
 import type { Protocol } from '../../core/shapes/protocol';
 import { monthYear } from '../words';
 

@@ -2,8 +2,7 @@ import type { Change } from '../../core/retest/change';
 import { errorReach } from '../../core/score/error';
 import { scoredValue, type Score } from '../../core/score/scoreResult';
 import type { Protocol } from '../../core/shapes/protocol';
-import type { TestSitting } from '../../core/testView';
-import type { SittingView } from '../../core/personView';
+import type { TestSitting } from '../../core/view/testView';
 import { NormRail, type Flag, type Peg } from '../drawing/normRail';
 import { monthYear, shortDay, signed, told } from '../words';
 
@@ -13,12 +12,6 @@ export interface RailMark {
   readonly value: number;
   readonly handsUsed: boolean;
 }
-
-export const trialMark = ({ attempt }: SittingView): RailMark => ({
-  on: attempt.sittingDate,
-  value: attempt.trial.counted,
-  handsUsed: attempt.trial.handsUsed,
-});
 
 /** A sitting without a number lies on no rail and is marked as one with hands is: left out. */
 export const sittingMark = (protocol: Protocol, { on, result }: TestSitting): RailMark => ({

@@ -1,5 +1,5 @@
 import Link from 'next/link';
-import type { PageThen, Report } from '../../core/report';
+import type { PageThen, Report } from '../../core/view/report';
 import type { ReportAsked } from '../../core/shapes/printed';
 import { ButtonLink } from '../touch/button';
 import { PrintButton } from '../touch/printButton';

@@ -1,8 +1,8 @@
 import { cautions } from '../../catalogue/cautions/cautions';
-import type { Report } from '../../core/report';
+import type { Report } from '../../core/view/report';
 import { lengthWords, massWords } from '../../core/math/units';
 import { scoredUnit } from '../../core/score/scoreResult';
-import type { TestSitting, TestView } from '../../core/testView';
+import type { TestSitting, TestView } from '../../core/view/testView';
 import type { Protocol } from '../../core/shapes/protocol';
 import { shownTest } from '../shownTest';
 import { Wide } from '../touch/wide';

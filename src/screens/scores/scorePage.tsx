@@ -1,12 +1,14 @@
 import Link from 'next/link';
-import type { CountTrial } from '../../core/measure/countTrial';
+import { paceOf } from '../../core/measure/pace';
+import { repsIn, type Trial } from '../../core/measure/trial';
+import { clockMs } from '../../core/measure/phase';
 import { momentsOf, percentileWords } from '../../core/score/rank';
 import { scoredUnit, scoreResult } from '../../core/score/scoreResult';
 import type { NormTable } from '../../core/shapes/norms';
 import { splitWords } from './splitWords';
-import type { PersonView } from '../../core/personView';
+import type { PersonView } from '../../core/view/personView';
 import type { Protocol } from '../../core/shapes/protocol';
-import type { TestSeries, TestSitting, TestView } from '../../core/testView';
+import type { TestSeries, TestSitting, TestView } from '../../core/view/testView';
 import { PersonHead, personHrefs } from '../people/personHead';
 import { ButtonLink } from '../touch/button';
 import { Wide } from '../touch/wide';
@@ -29,7 +31,8 @@ export function ScoreScreen({ view, protocol, test }: Props) {
   const newest = lead?.sittings[0];
   if (!lead || !newest) return null;
   const { score } = newest;
-  const counted = view.sittings.find((s) => s.attempt.clientKey === newest.key)?.attempt.trial;
+  const counted = view.attempts.find((a) => a.clientKey === newest.key)?.trial;
+  const lastMs = clockMs(protocol.capture);
   return (
     <>
       <PersonHead {...view} here="scores" />
@@ -104,7 +107,7 @@ export function ScoreScreen({ view, protocol, test }: Props) {
                 : 'Not far apart.'}
           </SaysIn>
         )}
-        {counted && <Splits trial={counted} />}
+        {counted && lastMs !== null && <Splits trial={counted} durationS={lastMs / 1000} />}
       </div>
       <ShippedSays protocol={protocol} newest={newest} sex={view.person.normTable} />
       {score.both && <BothTables newest={newest} />}
@@ -260,13 +263,14 @@ function TrendSays({ protocol, series: { trend, sittings } }: { protocol: Protoc
   );
 }
 
-/** How the stands were spread over the thirty seconds; nothing of it is known of a paper result. */
-function Splits({ trial }: { trial: CountTrial }) {
+/** How the stands were spread over the time; nothing of it is known of a paper result. */
+function Splits({ trial, durationS }: { trial: Trial; durationS: number }) {
   if (trial.fromPaper) return null;
+  const { perTenS, firstFiveS, slowing } = paceOf(repsIn(trial), durationS);
   return (
-    <SaysIn term="Each ten seconds" value={trial.perTenS.join(' · ')} source="times of the stands as they were marked">
-      {trial.firstFiveS === null ? 'Fewer than five stands' : `First five in ${trial.firstFiveS.toFixed(1)} s`};{' '}
-      {slowingWords(trial.slowing)}.
+    <SaysIn term="Each ten seconds" value={perTenS.join(' · ')} source="times of the stands as they were marked">
+      {firstFiveS === null ? 'Fewer than five stands' : `First five in ${firstFiveS.toFixed(1)} s`};{' '}
+      {slowingWords(slowing)}.
     </SaysIn>
   );
 }

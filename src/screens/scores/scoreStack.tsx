@@ -1,10 +1,11 @@
+import { topOf } from '../../core/retest/change';
 import Link from 'next/link';
 import { protocolById } from '../../catalogue/protocols';
 import { errorReach } from '../../core/score/error';
 import { moreIsBetter, scoredUnit, scoredValue } from '../../core/score/scoreResult';
-import { attentionOf, type TestSitting, type TestView } from '../../core/testView';
-import type { PersonView } from '../../core/personView';
-import type { PageThen } from '../../core/report';
+import { attentionOf, type TestSitting, type TestView } from '../../core/view/testView';
+import type { PersonView } from '../../core/view/personView';
+import type { PageThen } from '../../core/view/report';
 import type { Protocol } from '../../core/shapes/protocol';
 import { OwnRail } from '../drawing/ownRail';
 import { StackRail, stackX, type StackFlag } from '../drawing/stackRail';
@@ -180,7 +181,7 @@ function TestRow({ view, test, today }: { view: PersonView; test: TestView; toda
           <OwnRail
             {...rail}
             cutoffs={score.cutoffs}
-            steps={protocol.capture.kind === 'staged' ? protocol.capture.stages : null}
+            steps={topOf(protocol)}
             tell={(figure) => String(told(figure, scoredUnit(protocol)))}
           />
         ) : (

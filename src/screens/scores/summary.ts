@@ -1,5 +1,5 @@
 import { protocolById } from '../../catalogue/protocols';
-import { attentionOf, type TestView } from '../../core/testView';
+import { attentionOf, type TestView } from '../../core/view/testView';
 
 /** One line for the person, in plain words: what goes well, and what to work on next. */
 export function summaryWords(tests: readonly TestView[]): string {

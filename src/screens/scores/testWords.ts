@@ -1,11 +1,11 @@
 import { protocolById } from '../../catalogue/protocols';
-import type { MovedScore } from '../../core/report';
+import type { MovedScore } from '../../core/view/report';
 import { percentileWords } from '../../core/score/rank';
 import type { CutoffAnswer, Score } from '../../core/score/scoreResult';
 import type { Side } from '../../core/shapes/facts';
 import type { ReportAsked } from '../../core/shapes/printed';
 import type { Protocol } from '../../core/shapes/protocol';
-import type { TestSitting } from '../../core/testView';
+import type { TestSitting } from '../../core/view/testView';
 import { rowWords, valueWords } from '../words';
 
 /** A sitting’s result as it is said: with its unit, with hands, or why there is none. */

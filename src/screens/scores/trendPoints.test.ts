@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { protocolById } from '../../catalogue/protocols';
 import { dayNumber } from '../../core/math/days';
-import { testViewOf } from '../../core/testView';
+import { testViewOf } from '../../core/view/testView';
 import { dateOfDay, trendPoints } from './trendPoints';
 
 const stands = protocolById('chair-stand-30s');

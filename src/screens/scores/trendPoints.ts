@@ -6,7 +6,7 @@ import type { IsoDate } from '../../core/shapes/facts';
 import type { NormRow, NormTable } from '../../core/shapes/norms';
 import type { Person } from '../../core/shapes/person';
 import type { Protocol } from '../../core/shapes/protocol';
-import type { TestSeries } from '../../core/testView';
+import type { TestSeries } from '../../core/view/testView';
 
 export interface TrendPoint {
   /** Days since 1970, so that the axis is as long as the time was. */

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { protocolById } from '../../catalogue/protocols';
 import type { TestResult } from '../../core/shapes/facts';
-import { testViewOf, type TestSat, type TestView } from '../../core/testView';
+import { testViewOf, type TestSat, type TestView } from '../../core/view/testView';
 import { plainChange, plainStanding } from './plainWords';
 import { summaryWords } from './summary';
 import { resultWords, standingWords } from './testWords';

@@ -1,12 +1,12 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
-import { readMeasuredTrial } from '../../core/measure/measuredTrial';
+import { readTrial } from '../../core/measure/readTrial';
 import { keptFrom } from '../../core/score/shownUnits';
 import type { Protocol } from '../../core/shapes/protocol';
 import { sheetForm, type SheetLine } from '../../schemas/sheet';
 import { parse, type FieldError } from '../../schemas/parse';
-import { newClientKey } from '../test/attemptStore';
+import { newClientKey } from '../test/bench/store';
 import { Button, ButtonLink } from '../touch/button';
 import { useOneAtATime } from '../touch/useOneAtATime';
 import { Wide } from '../touch/wide';
@@ -231,7 +231,7 @@ function countsAs(protocol: Protocol, w: Written): string {
   const known = numbers.filter((n) => !Number.isNaN(n));
   if (known.length === 0) return '';
   const [sideBySide = 0, semiTandem = 0, tandem = 0, oneLeg = 0] = numbers.map((n) => (Number.isNaN(n) ? 0 : n));
-  const { value } = readMeasuredTrial(protocol, [
+  const { value } = readTrial(protocol, [
     {
       seq: 0,
       atMs: 0,

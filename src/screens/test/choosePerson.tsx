@@ -1,7 +1,7 @@
 'use client';
 import { useEffect, useState } from 'react';
 import type { Known } from '../../core/intake/known';
-import type { RegisterLine } from '../../core/registerLine';
+import type { RegisterLine } from '../../core/view/registerLine';
 import type { Protocol } from '../../core/shapes/protocol';
 import { fetchLines } from '../frame/askRegister';
 import { StateMark } from '../drawing/stateMark';

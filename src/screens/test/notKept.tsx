@@ -1,4 +1,4 @@
-import type { Keeping } from './useAttempt';
+import type { Keeping } from '../../core/measure/bench/bench';
 
 /** A browser that can keep no more says so at once, and what to do; nothing is swallowed. */
 export function NotKept({ keeping }: { keeping: Keeping }) {

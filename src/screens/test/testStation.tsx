@@ -1,7 +1,6 @@
 'use client';
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 import type { Known } from '../../core/intake/known';
-import type { CountRule } from '../../core/measure/countTrial';
 import type { AttemptEvent } from '../../core/shapes/attempt';
 import type { IsoDate } from '../../core/shapes/facts';
 import type { Entry, EntryContent, PersonRecord } from '../../core/shapes/intake';
@@ -14,7 +13,7 @@ import {
   newClientKey,
   type KeptAttempt,
   type KeptEntry,
-} from './attemptStore';
+} from './bench/store';
 import type { FieldError } from '../../schemas/parse';
 import { thisRegister } from '../frame/thisRegister';
 import { deviceDay } from '../touch/hallDay';
@@ -22,11 +21,11 @@ import { AttemptRun } from './attemptRun';
 import { ChoosePerson } from './choosePerson';
 import { DayCheck } from './dayCheck';
 import { EmergencyNumber } from './emergencyNumber';
-import { thisPage } from './pages';
+import { thisPage } from './bench/pages';
 import { SetUpScreen } from './setUp';
-import { askHall, askRecord, sendEntry } from './sending';
+import { askHall, askRecord, rulesOf, sendEntry } from './bench/sending';
 import { heldBecause, knownHere, type SetUp, type StationPerson } from './station';
-import { takeUp } from './useAttempt';
+import { takeUp } from './bench/takeUp';
 
 interface Props {
   readonly people: readonly StationPerson[];
@@ -71,7 +70,6 @@ export function TestStation({
   const [checkAgain, setCheckAgain] = useState(false);
   const [asking, setAsking] = useState(false);
   const [number, setNumber] = useState(emergencyNumber);
-  const rule = useMemo(() => ruleOf(protocol), [protocol]);
   const knownOf = (person: StationPerson) =>
     knownHere({ ...person, record: records.get(person.id) ?? person.record }, noted, day);
 
@@ -223,8 +221,7 @@ export function TestStation({
           key={phase.kept.clientKey}
           kept={phase.kept}
           earlier={phase.events}
-          rule={rule}
-          protocol={protocol}
+          protocol={rulesOf(phase.kept) ?? protocol}
           person={people.find((p) => p.id === phase.kept.personId)}
           emergencyNumber={number}
           again={(person) => {
@@ -290,9 +287,4 @@ function toEntry({ key, personId, on, content }: KeptEntry): Entry {
 function firstReading({ dayCheck }: Known) {
   const pressure = dayCheck?.content.pressures.length === 1 ? dayCheck.content.pressures[0] : undefined;
   return dayCheck && pressure ? { pressure, atMs: Date.parse(dayCheck.savedAt) } : null;
-}
-
-function ruleOf(protocol: Protocol): CountRule {
-  if (protocol.capture.kind !== 'count') throw new RangeError(`TestStation: ${protocol.id} is not counted`);
-  return { durationS: protocol.capture.durationS, handsMakeZero: protocol.handsMakeZero === true };
 }

@@ -3,9 +3,9 @@ import type { ReactNode } from 'react';
 import type { Place } from '../../core/shapes/person';
 import { StateMark } from '../drawing/stateMark';
 import { RetestWeeks } from '../retest/weeks';
-import type { RegisterLine } from '../../core/registerLine';
+import type { RegisterLine } from '../../core/view/registerLine';
 import { ButtonLink } from '../touch/button';
-import { dayWords, longDay, standsWords, stateWords } from '../words';
+import { dayWords, longDay, newestWords, stateWords } from '../words';
 import { SeatGroup } from './seatGroup';
 
 interface Props {
@@ -83,9 +83,7 @@ export function TodayScreen({ today, place, lines, sitting, groups, seat }: Prop
                     {p.name}
                   </Link>
                   <span className="text-ink-soft">
-                    {p.dueOn
-                      ? `due since ${dayWords(p.dueOn)}, last time ${p.stands ? standsWords(p.stands) : '–'}`
-                      : 'not tested yet'}
+                    {p.dueOn ? `due since ${dayWords(p.dueOn)}, last time ${newestWords(p.newest)}` : 'not tested yet'}
                   </span>
                   <a
                     href={`/test?person=${p.id}`}

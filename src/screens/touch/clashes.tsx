@@ -1,4 +1,4 @@
-import type { Clash } from '../../core/mergeChanges';
+import type { Clash } from '../../core/math/mergeChanges';
 import { Button } from './button';
 
 interface Props {

@@ -1,6 +1,6 @@
 'use client';
 import { useEffect, useRef, type HTMLAttributes, type SyntheticEvent } from 'react';
-import { settleMs } from '../frame/keys';
+import { settleMs } from '../../core/measure/bench/step';
 
 /** Told from the first paint on: whether what is pressed now was meant for the step before. */
 export function useSettled(): () => boolean {

@@ -1,9 +1,9 @@
 'use client';
 import { useCallback, useEffect, useState } from 'react';
 import { protocolById } from '../../catalogue/protocols';
-import { readCountTrial } from '../../core/measure/countTrial';
+import { readTrial, ruledBy } from '../../core/measure/readTrial';
 import type { AttemptEvent } from '../../core/shapes/attempt';
-import type { RegisterLine } from '../../core/registerLine';
+import type { RegisterLine } from '../../core/view/registerLine';
 import { entryLine } from '../entryWords';
 import { fetchLines } from '../frame/askRegister';
 import { thisRegister } from '../frame/thisRegister';
@@ -18,10 +18,10 @@ import {
   newClientKey,
   type KeptAttempt,
   type KeptEntry,
-} from '../test/attemptStore';
-import { sendAttempt, sendEntry, waitingToSend, type Sent } from '../test/sending';
+} from '../test/bench/store';
+import { sendAttempt, sendEntry, waitingToSend, type Sent } from '../test/bench/sending';
 import { Button, ButtonLink } from '../touch/button';
-import { dayWords, standsWords, stopReasonWords } from '../words';
+import { dayWords, newestWords, stopReasonWords } from '../words';
 
 /** Something that waits here, whatever its kind, and what can be done with it. */
 interface Item {
@@ -213,18 +213,18 @@ function attemptItem(kept: KeptAttempt, events: readonly AttemptEvent[]): Item {
 }
 
 /** The test and what came of it, so that it can be written down. */
-function attemptWords({ test }: KeptAttempt, events: readonly AttemptEvent[]): string {
+function attemptWords({ test, protocolVersion }: KeptAttempt, events: readonly AttemptEvent[]): string {
   const protocol = protocolById(test);
-  if (protocol?.capture.kind !== 'count') return protocol?.title ?? test;
-  const rule = { durationS: protocol.capture.durationS, handsMakeZero: protocol.handsMakeZero === true };
-  const trial = readCountTrial(rule, events);
+  if (!protocol) return test;
+  const trial = readTrial(ruledBy(protocol, protocolVersion), events);
   const end =
     trial.stopReason !== null
       ? `, stopped (${stopReasonWords[trial.stopReason].toLowerCase()})`
       : trial.state === 'finished'
         ? ''
         : ', broke off';
-  return `${protocol.title}: ${standsWords(trial)}${end}`;
+  const seen = trial.tries[0]?.value ?? null;
+  return `${protocol.title}: ${newestWords({ test, value: seen, handsUsed: trial.handsUsed })}${end}`;
 }
 
 function entryItem(kept: KeptEntry): Item {

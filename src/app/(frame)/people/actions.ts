@@ -2,7 +2,7 @@
 import { args, codes, form, id, ids, opened, peopleDeed, saveMore, text, truth } from '../../../schemas/door';
 import { endGroup, erasePerson, saveGroup, setAside, withPeople } from '../../../use-cases/groups';
 import { keepPrinted } from '../../../use-cases/printedPages';
-import { confirmLevels } from '../../../use-cases/readPeople';
+import { confirmLevels } from '../../../use-cases/confirmLevels';
 import { enterSheet } from '../../../use-cases/enterSheet';
 import { noteToday } from '../../../use-cases/saveEntry';
 import { addPerson, addWalkIn, changePerson } from '../../../use-cases/savePerson';

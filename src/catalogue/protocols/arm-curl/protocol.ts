@@ -7,7 +7,7 @@ export const armCurl = {
   version: 1,
   title: '30-second arm curl',
   short: 'Arm curl',
-  capture: { kind: 'count', durationS: 30 },
+  capture: { kind: 'count', ends: { time: 30 }, capS: 30, halfAtTone: true },
   unit: 'curls',
   better: 'higher',
   sides: 'chosen',

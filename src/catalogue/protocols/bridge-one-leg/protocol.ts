@@ -6,7 +6,7 @@ export const bridgeOneLeg = {
   version: 1,
   title: 'One-leg bridge, clean lifts',
   short: 'One-leg bridge',
-  capture: { kind: 'count', durationS: 60 },
+  capture: { kind: 'count', ends: { count: 10 }, capS: 60, halfAtTone: false },
   unit: 'lifts',
   better: 'higher',
   sides: 'both',

@@ -13,7 +13,7 @@ export const chairStand30s = {
   version: 1,
   title: '30-second chair stand',
   short: 'Chair stands',
-  capture: { kind: 'count', durationS: 30 },
+  capture: { kind: 'count', ends: { time: 30 }, capS: 30, halfAtTone: true },
   unit: 'stands',
   better: 'higher',
   sides: 'none',

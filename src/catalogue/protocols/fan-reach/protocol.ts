@@ -6,7 +6,7 @@ export const fanReach = {
   version: 1,
   title: 'One-leg fan reach, clean rounds',
   short: 'Fan reach',
-  capture: { kind: 'count', durationS: 60 },
+  capture: { kind: 'count', ends: { count: 3 }, capS: 120, halfAtTone: false },
   unit: 'rounds',
   better: 'higher',
   sides: 'both',

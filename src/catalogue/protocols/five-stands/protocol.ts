@@ -7,7 +7,7 @@ export const fiveStands = {
   version: 1,
   title: 'Five chair stands, timed',
   short: 'Five stands',
-  capture: { kind: 'timed', capS: 60 },
+  capture: { kind: 'timed', capS: 60, reps: 5 },
   unit: 's',
   better: 'lower',
   sides: 'none',

@@ -6,7 +6,7 @@ export const footFeel = {
   version: 1,
   title: 'Light touch on four toes a side',
   short: 'Foot feeling',
-  capture: { kind: 'typed' },
+  capture: { kind: 'staged', stages: ['1', '2', '3', '4', '5', '6', '7', '8'].map((id) => ({ id })), ends: 'all' },
   unit: 'of 8 touches',
   better: 'higher',
   sides: 'both',

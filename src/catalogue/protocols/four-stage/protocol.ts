@@ -7,7 +7,11 @@ export const fourStage = {
   version: 1,
   title: 'Four standing positions, 10 s each',
   short: 'Four positions',
-  capture: { kind: 'staged', stages: 4 },
+  capture: {
+    kind: 'staged',
+    stages: ['sideBySide', 'semiTandem', 'tandem', 'oneLeg'].map((id) => ({ id, holdS: 10 })),
+    ends: 'first-not',
+  },
   unit: 'positions',
   better: 'higher',
   sides: 'none',

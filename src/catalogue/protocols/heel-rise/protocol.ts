@@ -6,7 +6,7 @@ export const heelRise = {
   version: 1,
   title: 'Heel raises, both heels',
   short: 'Heel raises',
-  capture: { kind: 'count', durationS: 60 },
+  capture: { kind: 'count', ends: { count: 25 }, capS: 60, halfAtTone: false },
   unit: 'raises',
   better: 'higher',
   sides: 'none',

@@ -6,7 +6,7 @@ export const lowestSeat = {
   version: 1,
   title: 'Lowest seat risen from without hands',
   short: 'Lowest seat',
-  capture: { kind: 'distance' },
+  capture: { kind: 'staged', stages: [], ends: 'lowest' },
   unit: 'cm',
   better: 'lower',
   sides: 'none',

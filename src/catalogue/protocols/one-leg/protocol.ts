@@ -7,7 +7,7 @@ export const oneLeg = {
   version: 1,
   title: 'One-leg stance, eyes open',
   short: 'One leg',
-  capture: { kind: 'hold', capS: 45 },
+  capture: { kind: 'hold', capS: 45, starts: 'foot-off' },
   unit: 's',
   better: 'higher',
   sides: 'both',

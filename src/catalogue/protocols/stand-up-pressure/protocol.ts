@@ -6,7 +6,11 @@ export const standUpPressure = {
   version: 1,
   title: 'Pressure seated and standing',
   short: 'Stand-up pressure',
-  capture: { kind: 'typed' },
+  capture: {
+    kind: 'staged',
+    stages: [{ id: 'seated' }, { id: '1 min', afterS: 60 }, { id: '3 min', afterS: 180 }],
+    ends: 'all',
+  },
   unit: 'mmHg drop',
   better: 'lower',
   sides: 'none',

@@ -7,7 +7,7 @@ export const step2min = {
   version: 1,
   title: 'Two-minute step in place',
   short: 'Two-minute step',
-  capture: { kind: 'count', durationS: 120 },
+  capture: { kind: 'count', ends: { time: 120 }, capS: 120, halfAtTone: false },
   unit: 'steps',
   better: 'higher',
   sides: 'none',

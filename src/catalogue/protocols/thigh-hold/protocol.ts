@@ -6,7 +6,7 @@ export const thighHold = {
   version: 1,
   title: 'Part-squat hold to the first stop sign',
   short: 'Part-squat hold',
-  capture: { kind: 'hold', capS: 45 },
+  capture: { kind: 'hold', capS: 45, starts: 'in-place' },
   unit: 's',
   better: 'higher',
   sides: 'none',

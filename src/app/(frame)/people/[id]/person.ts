@@ -1,5 +1,5 @@
 import { notFound, redirect } from 'next/navigation';
-import type { PersonView } from '../../../../core/personView';
+import type { PersonView } from '../../../../core/view/personView';
 import { readPerson, Unreadable } from '../../../../use-cases/readPeople';
 import { theDesk } from '../../../../use-cases/desk';
 

@@ -1,6 +1,6 @@
 import { notFound } from 'next/navigation';
 import { IntakeForm } from '../../../../../screens/people/intake/intakeForm';
-import { readIntake } from '../../../../../use-cases/readPeople';
+import { readIntake } from '../../../../../use-cases/readRecords';
 import { toPersonForm } from '../../../../../use-cases/savePerson';
 import { today } from '../../../../../use-cases/today';
 import { savePerson } from '../../actions';

@@ -1,6 +1,6 @@
 import { PersonHead } from '../../../../../screens/people/personHead';
 import { ReadinessScreen } from '../../../../../screens/people/readiness';
-import { readRecord } from '../../../../../use-cases/readPeople';
+import { readRecord } from '../../../../../use-cases/readRecords';
 import { today } from '../../../../../use-cases/today';
 import { noteOfPerson } from '../../actions';
 import { thePerson, type PersonParams } from '../person';

@@ -1,7 +1,7 @@
 import { isCalendarDay } from '../../../../../core/math/days';
 import { PersonHead } from '../../../../../screens/people/personHead';
 import { RecordScreen } from '../../../../../screens/people/recordPage';
-import { daysNoted, readKnown } from '../../../../../use-cases/readPeople';
+import { daysNoted, readKnown } from '../../../../../use-cases/readRecords';
 import { today } from '../../../../../use-cases/today';
 import { ButtonLink } from '../../../../../screens/touch/button';
 import { thePerson, type PersonParams } from '../person';

@@ -1,3 +1,4 @@
+import { countedIn } from '../../../../../core/measure/trial';
 import { pathClientKey } from '../../../../../schemas/door';
 import { readRegisterId } from '../../../../../use-cases/places';
 import { saveAttempt } from '../../../../../use-cases/saveAttempt';
@@ -12,7 +13,11 @@ export const PUT = guarded(pathClientKey, async (desk, { clientKey }, request) =
     case 'created':
     case 'known':
       return Response.json(
-        { clientKey, registerId: await readRegisterId(desk), result: saved.trial },
+        {
+          clientKey,
+          registerId: await readRegisterId(desk),
+          result: { ...saved.trial, counted: countedIn(saved.trial) },
+        },
         { status: saved.kind === 'created' ? 201 : 200 },
       );
     case 'conflict':

@@ -1,0 +1,74 @@
+import { expect, test } from 'vitest';
+import type { Ladder } from '../shapes/ladder';
+import type { Level, LevelsAnswer } from './answer';
+import { isOver, standingsOf, trainedLevels, waitingLevels, type Decided, type DecisionKind } from './standing';
+
+const ladders = [{ pattern: 'S' }, { pattern: 'L' }] as unknown as readonly Ladder[];
+const level = (rung: number, more: Partial<Level> = {}): Level =>
+  ({ pattern: 'S', rung, support: 'h', targetCm: 46, loadKg: null, code: `S${rung}/46/h@4x1`, ...more }) as Level;
+const open = (...levels: Level[]): LevelsAnswer => ({
+  levels,
+  closed: [],
+  cautions: [],
+  refused: null,
+  rulesVersion: '1',
+});
+const decided = (of: Level, decidedOn: string, kind: DecisionKind = 'test'): Decided => ({
+  decidedOn,
+  kind,
+  level: of,
+});
+const state = (answer: LevelsAnswer, inForce: readonly Decided[], lastTestedOn: string | null = '2026-02-23') => {
+  const all = standingsOf(ladders, answer, inForce, lastTestedOn);
+  return [all[0]?.state, waitingLevels(all).map((l) => l.rung), trainedLevels(all).map((l) => l.rung)];
+};
+
+test('open and never decided it waits for a yes; before the first test nothing waits', () => {
+  expect(state(open(level(4)), [])).toEqual(['waits', [4], []]);
+  expect(state(open(level(4)), [], null)).toEqual(['none', [], []]);
+  expect(state(open(), [])).toEqual(['none', [], []]);
+});
+test('decided after the newest test it holds; a newer test asks for a yes again, and says where it says more', () => {
+  expect(state(open(level(4)), [decided(level(4), '2026-02-23')])).toEqual(['holds', [], [4]]);
+  expect(state(open(level(4)), [decided(level(4), '2026-02-22')])).toEqual(['waits', [4], [4]]);
+  expect(state(open(level(5)), [decided(level(4), '2026-02-22')])).toEqual(['more', [5], [4]]);
+});
+test('a level over what may be done now is not trained on, and the lower one waits for a yes (ask first, a new pain)', () => {
+  expect(state(open(level(3)), [decided(level(5), '2026-02-23')])).toEqual(['over', [3], []]);
+  expect(state(open(level(5, { support: '2', code: 'S5/46/2' })), [decided(level(5), '2026-02-23')])).toEqual([
+    'over',
+    [5],
+    [],
+  ]);
+});
+test('closed today it is in force and not trained on; nothing waits', () => {
+  expect(state({ ...open(), closed: [{ pattern: 'S', blockers: [] }] }, [decided(level(5), '2026-02-23')])).toEqual([
+    'closed',
+    [],
+    [],
+  ]);
+});
+test('lower by somebody’s word or by what classes showed is not offered back the next day, but after a newer test', () => {
+  for (const kind of ['hand', 'class', 'swap'] as const) {
+    expect(state(open(level(5)), [decided(level(3), '2026-02-24', kind)])).toEqual(['holds', [], [3]]);
+    expect(state(open(level(5)), [decided(level(3), '2026-02-24', kind)], '2026-03-01')).toEqual(['more', [5], [3]]);
+  }
+  expect(state(open(level(5)), [decided(level(3), '2026-02-24')])).toEqual(['more', [5], [3]]);
+});
+test('the newest decision is the one in force', () => {
+  expect(state(open(level(5)), [decided(level(5), '2026-02-23'), decided(level(2), '2026-02-24', 'hand')])).toEqual([
+    'holds',
+    [],
+    [2],
+  ]);
+});
+test('over: a higher rung, freer hands, a lower seat, more weight', () => {
+  const ceiling = level(5, { loadKg: 2 });
+  expect(isOver(level(6), ceiling)).toBe(true);
+  expect(isOver(level(4, { support: '0' }), ceiling)).toBe(false);
+  expect(isOver(level(5, { support: '0' }), ceiling)).toBe(true);
+  expect(isOver(level(5, { targetCm: 43 }), ceiling)).toBe(true);
+  expect(isOver(level(5, { targetCm: 48 }), ceiling)).toBe(false);
+  expect(isOver(level(5, { loadKg: 3 }), ceiling)).toBe(true);
+  expect(isOver(ceiling, ceiling)).toBe(false);
+});

@@ -1,0 +1,89 @@
+import { supports, type IsoDate, type Pattern } from '../shapes/facts';
+import type { Ladder } from '../shapes/ladder';
+import type { ClosedLadder, Level, LevelsAnswer } from './answer';
+
+/** What a decision was made of: a test, what was seen in classes, the instructor’s own word, or a day’s swap. */
+export const decisionKinds = ['test', 'class', 'hand', 'swap'] as const;
+export type DecisionKind = (typeof decisionKinds)[number];
+
+/** A level that somebody decided. */
+export interface Decided {
+  readonly decidedOn: IsoDate;
+  readonly kind: DecisionKind;
+  readonly level: Level;
+}
+
+export const standingStates = ['none', 'waits', 'holds', 'more', 'over', 'closed'] as const;
+/**
+ * `none`: nothing in force, nothing open · `waits`: open, and nobody said yes since the newest test · `holds`: in force ·
+ * `more`: in force, and something new says more · `over`: in force over what may be done now, not to be trained on ·
+ * `closed`: in force, and the whole ladder is closed today.
+ */
+export type StandingState = (typeof standingStates)[number];
+
+/** The one answer for a person and a ladder. */
+export interface Standing {
+  readonly pattern: Pattern;
+  /** The most that results, limiters and the hall allow today. */
+  readonly ceiling: Level | ClosedLadder;
+  readonly inForce: Decided | null;
+  readonly state: StandingState;
+}
+
+export const isOpen = (ceiling: Level | ClosedLadder): ceiling is Level => 'rung' in ceiling;
+
+/**
+ * Where somebody stands on each ladder, in the order of the ladders. Tests move the ceiling; a decision moves what is in
+ * force below it, and one below the ceiling is not offered back until a newer test.
+ * @param answer what the rules allow today
+ * @param decided oldest first
+ * @param lastTestedOn the newest day of a test that counts; before it nothing waits
+ */
+export function standingsOf(
+  ladders: readonly Ladder[],
+  answer: LevelsAnswer,
+  decided: readonly Decided[],
+  lastTestedOn: IsoDate | null,
+): Standing[] {
+  return ladders.map(({ pattern }) => {
+    const ceiling = answer.levels.find((l) => l.pattern === pattern) ??
+      answer.closed.find((l) => l.pattern === pattern) ?? { pattern, blockers: [] };
+    const inForce = decided.findLast((d) => d.level.pattern === pattern) ?? null;
+    return { pattern, ceiling, inForce, state: stateOf(ceiling, inForce, lastTestedOn) };
+  });
+}
+
+function stateOf(ceiling: Level | ClosedLadder, inForce: Decided | null, lastTestedOn: IsoDate | null): StandingState {
+  if (!isOpen(ceiling)) return inForce ? 'closed' : 'none';
+  if (!inForce) return lastTestedOn === null ? 'none' : 'waits';
+  if (isOver(inForce.level, ceiling)) return 'over';
+  const newTest = lastTestedOn !== null && inForce.decidedOn < lastTestedOn;
+  const same = inForce.level.code === ceiling.code;
+  if (newTest) return same ? 'waits' : 'more';
+  // Below the ceiling by somebody’s word, or by what classes showed: it stays until a test.
+  return same || inForce.kind !== 'test' ? 'holds' : 'more';
+}
+
+/** Whether a level asks more than another allows: a higher rung, freer hands, a lower seat or more weight. */
+export function isOver(level: Level, ceiling: Level): boolean {
+  if (level.rung !== ceiling.rung) return level.rung > ceiling.rung;
+  return (
+    supports.indexOf(level.support) > supports.indexOf(ceiling.support) ||
+    (level.targetCm !== null && ceiling.targetCm !== null && level.targetCm < ceiling.targetCm) ||
+    (level.loadKg ?? 0) > (ceiling.loadKg ?? 0)
+  );
+}
+
+/** The level that waits for a yes. */
+export const waitingLevel = ({ state, ceiling }: Standing): Level | null =>
+  (state === 'waits' || state === 'more' || state === 'over') && isOpen(ceiling) ? ceiling : null;
+
+export const waitingLevels = (standings: readonly Standing[]): Level[] =>
+  standings.flatMap((s) => waitingLevel(s) ?? []);
+
+/** The level to train on today; `null` where none is in force, or what is must not be done today. */
+export const trainedLevel = ({ state, inForce }: Standing): Level | null =>
+  inForce && state !== 'over' && state !== 'closed' ? inForce.level : null;
+
+export const trainedLevels = (standings: readonly Standing[]): Level[] =>
+  standings.flatMap((s) => trainedLevel(s) ?? []);

@@ -1,0 +1,134 @@
+import type { AttemptEvent, EventBy, StopReason } from '../../shapes/attempt';
+import type { Protocol } from '../../shapes/protocol';
+import { readTrial } from '../readTrial';
+import type { Trial } from '../trial';
+
+/** An event without its place in the list, which whoever keeps it gives. */
+export type Unplaced = AttemptEvent extends infer E ? (E extends AttemptEvent ? Omit<E, 'seq'> : never) : never;
+
+/** What an event says, before it has its place and its stamp. */
+export type Fresh = AttemptEvent extends infer E
+  ? E extends AttemptEvent
+    ? Omit<E, 'seq' | 'atMs' | 'wallMs' | 'by'>
+    : never
+  : never;
+
+/** What becomes of an attempt in a browser that can keep nothing more: held on this page, or all of it sent. */
+export type Keeping = 'kept' | 'held' | 'sent';
+
+/** One person at one test on this page. Moments are ms on the page's own axis but where they are called wall. */
+export interface Lane {
+  readonly key: string;
+  /** Under the rules of the attempt. */
+  readonly protocol: Protocol;
+  /** Kept by the browser, or held by this page: the number shown is read from these and nothing else. */
+  readonly events: readonly AttemptEvent[];
+  readonly trial: Trial;
+  /** Presses on their way into the browser: a flash, not yet a number. */
+  readonly pending: readonly Unplaced[];
+  /** Planned go; `null` before the countdown. */
+  readonly goMs: number | null;
+  readonly goWallMs: number | null;
+  /** When this page last said it is there. */
+  readonly beatMs: number;
+  readonly beatWallMs: number;
+  /** When a write last waited for the disk, and when what is held was last sent. */
+  readonly safelyMs: number;
+  readonly sentMs: number;
+  readonly keeping: Keeping;
+  /** Another page took it over: nothing is marked here any more. */
+  readonly lost: boolean;
+  /** The tones of this go were planned on this page; one that came back from a reload may only sound after a touch. */
+  readonly toned: boolean;
+}
+
+/** Everything a page measures at once; plain data. */
+export interface Bench {
+  readonly lanes: readonly Lane[];
+  readonly hidden: boolean;
+  /** Hidden at any moment since the last tick. */
+  readonly wasHidden: boolean;
+}
+
+export const emptyBench: Bench = { lanes: [], hidden: false, wasHidden: false };
+
+/** What somebody does to a lane. */
+export type Act =
+  /** The count key or the lane itself; at the tone the key answers the half-way question with yes. */
+  | { readonly do: 'count' }
+  /** At the tone the key answers the half-way question with no. */
+  | { readonly do: 'undo' }
+  | { readonly do: 'half'; readonly counts: boolean }
+  /** 3, 2, 1, go. */
+  | { readonly do: 'begin' }
+  /** Somebody went too early: from 3, 2, 1 again. */
+  | { readonly do: 'again' }
+  /** Takes back the answer to the half-way question, also after it was sent. */
+  | { readonly do: 'reopen' }
+  /** Somebody ends what no clock ends. */
+  | { readonly do: 'end' }
+  /** `atMs`: the press that stopped it, where the reason was asked afterwards. */
+  | { readonly do: 'stop'; readonly reason: StopReason; readonly atMs?: number }
+  | { readonly do: 'mark'; readonly mark: Fresh };
+
+interface At {
+  /** On the axis of the page. */
+  readonly tMs: number;
+  readonly wallMs: number;
+}
+
+export type Input = At &
+  (
+    | { readonly kind: 'press'; readonly lane: string; readonly act: Act; readonly by: EventBy }
+    /** The browser has it. */
+    | { readonly kind: 'kept'; readonly lane: string; readonly event: AttemptEvent }
+    /** The browser can keep nothing more; what it could not keep comes back. */
+    | { readonly kind: 'failed'; readonly lane: string; readonly event: Unplaced | null }
+    | { readonly kind: 'tick' }
+    /** Taken up after a reload, or from a page that is gone. */
+    | { readonly kind: 'wake'; readonly lane: string }
+    | { readonly kind: 'hide' }
+    | { readonly kind: 'show' }
+    /** What the server said to a list of so many events. */
+    | { readonly kind: 'answer'; readonly lane: string; readonly taken: boolean; readonly events: number }
+    /** Whether this page still runs it. */
+    | { readonly kind: 'claim'; readonly lane: string; readonly mine: boolean }
+  );
+
+export type Effect = { readonly lane: string } & (
+  | { readonly kind: 'keep'; readonly event: Unplaced; readonly safely: boolean }
+  /** What is kept beside the events. */
+  | { readonly kind: 'head'; readonly goWallMs: number | null; readonly beatWallMs: number; readonly closed: boolean }
+  /** Puts back what was forgotten once it was sent. */
+  | { readonly kind: 'restore'; readonly events: readonly AttemptEvent[] }
+  | { readonly kind: 'beat'; readonly wallMs: number; readonly safely: boolean }
+  /** `events`: those the page holds itself; `null` where the browser has them. */
+  | {
+      readonly kind: 'send';
+      readonly closed: boolean;
+      readonly leaving: boolean;
+      readonly events: readonly AttemptEvent[] | null;
+    }
+  | { readonly kind: 'plan'; readonly goMs: number; readonly lastMs: number | null }
+  | { readonly kind: 'silence' }
+);
+
+export interface Stepped {
+  readonly bench: Bench;
+  readonly effects: readonly Effect[];
+}
+
+/** A lane out of what the browser keeps of an attempt; of a new one it keeps no events. */
+export function laneOf(
+  key: string,
+  protocol: Protocol,
+  events: readonly AttemptEvent[],
+  left: { readonly goMs: number | null; readonly goWallMs: number | null; readonly beatWallMs: number },
+  tMs: number,
+): Lane {
+  return {
+    ...{ key, protocol, events, trial: readTrial(protocol, events), pending: [] },
+    ...{ ...left, beatMs: tMs, safelyMs: tMs, sentMs: tMs },
+    ...{ keeping: 'kept', lost: false, toned: false },
+  };
+}

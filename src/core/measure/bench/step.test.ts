@@ -1,0 +1,373 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { protocols } from '../../../catalogue/protocols';
+import { chairStand30s } from '../../../catalogue/protocols/chair-stand-30s/protocol';
+import type { AttemptEvent, EventBy } from '../../shapes/attempt';
+import type { Protocol } from '../../shapes/protocol';
+import { readTrial } from '../readTrial';
+import { countedIn } from '../trial';
+import { emptyBench, laneOf, type Act, type Bench, type Effect, type Input, type Lane, type Unplaced } from './bench';
+import { countdownMs, settleMs, step } from './step';
+
+const wallOf = (tMs: number) => 1_772_440_000_000 + tMs;
+type Loose = Input extends infer I ? (I extends Input ? Omit<I, 'tMs' | 'wallMs'> : never) : never;
+
+/**
+ * A page and a browser played by hand: what is kept comes back at once unless the browser is full, the clock is set, and
+ * a kill leaves nothing but what the browser has.
+ */
+class Played {
+  bench: Bench = emptyBench;
+  readonly store = new Map<string, AttemptEvent[]>();
+  readonly heads = new Map<string, { goWallMs: number | null; beatWallMs: number; closed: boolean }>();
+  readonly sent: Extract<Effect, { kind: 'send' }>[] = [];
+  readonly planned: Extract<Effect, { kind: 'plan' }>[] = [];
+  /** Keeps that have not come back yet, in their order. */
+  waiting: { lane: string; event: Unplaced }[] = [];
+  slow = false;
+  full = false;
+  tMs = 0;
+  /** How far the wall clock ran ahead of the page’s own, as in a sleep. */
+  aheadMs = 0;
+
+  private readonly protocol: Protocol;
+
+  constructor(keys: readonly string[] = ['one'], protocol: Protocol = chairStand30s) {
+    this.protocol = protocol;
+    for (const key of keys) this.store.set(key, []);
+    this.load();
+  }
+  get wallMs(): number {
+    return wallOf(this.tMs) + this.aheadMs;
+  }
+  /** A page made anew over what the browser keeps. */
+  load(): void {
+    this.waiting = [];
+    const lanes = [...this.store].map(([key, events]) => {
+      const { goWallMs = null, beatWallMs = this.wallMs } = this.heads.get(key) ?? {};
+      const goMs = goWallMs === null ? null : this.tMs + goWallMs - this.wallMs;
+      return laneOf(key, this.protocol, events, { goMs, goWallMs, beatWallMs }, this.tMs);
+    });
+    this.bench = { ...emptyBench, lanes };
+    for (const { key } of lanes) this.input({ kind: 'wake', lane: key });
+  }
+  input(input: Loose): void {
+    const { bench, effects } = step(this.bench, { ...input, tMs: this.tMs, wallMs: this.wallMs } as Input);
+    this.bench = bench;
+    for (const effect of effects) this.run(effect);
+  }
+  private run(effect: Effect): void {
+    const { lane } = effect;
+    if (effect.kind === 'keep') {
+      this.waiting.push({ lane, event: effect.event });
+      if (!this.slow) this.comeBack();
+    } else if (effect.kind === 'head') this.heads.set(lane, effect);
+    else if (effect.kind === 'beat') this.heads.set(lane, { ...this.head(lane), beatWallMs: effect.wallMs });
+    else if (effect.kind === 'restore') this.store.set(lane, [...effect.events]);
+    else if (effect.kind === 'send') this.sent.push(effect);
+    else if (effect.kind === 'plan') this.planned.push(effect);
+  }
+  private head(lane: string) {
+    return this.heads.get(lane) ?? { goWallMs: null, beatWallMs: this.wallMs, closed: false };
+  }
+  /** The oldest keep is done, or fails where the browser is full. */
+  comeBack(): void {
+    const next = this.waiting.shift();
+    if (!next) return;
+    const { lane, event } = next;
+    if (this.full) {
+      this.input({ kind: 'failed', lane, event });
+      return;
+    }
+    this.input({ kind: 'kept', lane, event: this.write(lane, event) });
+  }
+  write(lane: string, event: Unplaced): AttemptEvent {
+    const events = this.store.get(lane) ?? [];
+    const placed = { ...event, seq: events.length } as AttemptEvent;
+    this.store.set(lane, [...events, placed]);
+    return placed;
+  }
+  press(act: Act, by: EventBy = 'key', lane = 'one'): void {
+    this.input({ kind: 'press', lane, act, by });
+  }
+  /** The clock runs with its beats. */
+  to(tMs: number): void {
+    while (this.tMs < tMs) {
+      this.tMs = Math.min(tMs, this.tMs + 250);
+      this.input({ kind: 'tick' });
+    }
+  }
+  lane(key = 'one'): Lane {
+    const lane = this.bench.lanes.find((l) => l.key === key);
+    if (!lane) throw new Error(`no lane ${key}`);
+    return lane;
+  }
+  shown(key = 'one'): number {
+    return countedIn(this.lane(key).trial);
+  }
+  kinds(key = 'one'): string[] {
+    return (this.store.get(key) ?? []).map((e) => e.kind);
+  }
+}
+const go = countdownMs;
+const started = (...args: ConstructorParameters<typeof Played>): Played => {
+  const played = new Played(...args);
+  for (const key of played.store.keys()) played.press({ do: 'begin' }, 'key', key);
+  played.to(go);
+  return played;
+};
+const count: Act = { do: 'count' };
+
+describe('a press', () => {
+  test('is pending until the browser has it; only then the number moves', () => {
+    const played = started();
+    played.slow = true;
+    played.press(count);
+    expect([played.shown(), played.lane().pending.length]).toEqual([0, 1]);
+    played.comeBack();
+    expect([played.shown(), played.lane().pending.length]).toEqual([1, 0]);
+  });
+  test('is stamped against the planned go and by the wall clock, in tenths of a millisecond', () => {
+    const played = started();
+    played.tMs = go + 1234.5678;
+    played.press(count, 'touch');
+    expect(played.store.get('one')?.at(-1)).toEqual({
+      ...{ kind: 'rep', seq: 1, by: 'touch', atMs: 1234.6 },
+      wallMs: Math.round(wallOf(go + 1234.5678) * 10) / 10,
+    });
+  });
+  test('begins with the tones planned, the head kept and the start at go', () => {
+    const played = new Played();
+    played.press({ do: 'begin' });
+    expect(played.planned).toMatchObject([{ goMs: go, lastMs: 30_000 }]);
+    expect(played.heads.get('one')).toMatchObject({ goWallMs: wallOf(go), closed: false });
+    expect(played.store.get('one')).toMatchObject([{ kind: 'start', atMs: 0 }]);
+  });
+  test('too early: what was tapped is gone and the countdown begins again', () => {
+    const played = started();
+    played.to(go + 500);
+    played.press(count);
+    played.press({ do: 'again' });
+    expect(played.kinds()).toEqual(['start', 'rep', 'false-start', 'start']);
+    expect([played.shown(), played.lane().goMs]).toEqual([0, go + 500 + countdownMs]);
+  });
+});
+
+describe('the end', () => {
+  test('comes with the clock, at its very moment, once', () => {
+    const played = started();
+    played.slow = true;
+    played.to(go + 31_000);
+    played.comeBack();
+    expect(played.store.get('one')?.filter((e) => e.kind === 'end')).toMatchObject([{ atMs: 30_000, by: 'page' }]);
+    expect(played.lane().trial.state).toBe('half-way-open');
+  });
+  test('asks about the half-way stand: the keys answer from 0.7 s on, a touch counts still', () => {
+    const played = started();
+    played.press(count);
+    played.to(go + 30_000);
+    played.tMs = go + 30_000 + settleMs - 1;
+    played.press(count);
+    expect(played.lane().trial.state).toBe('half-way-open');
+    played.tMs = go + 30_000 + settleMs;
+    played.press(count, 'touch');
+    expect(played.lane().trial.state).toBe('half-way-open');
+    played.press(count);
+    expect([played.lane().trial.state, played.lane().trial.value]).toEqual(['finished', 2]);
+    expect(played.heads.get('one')?.closed).toBe(true);
+    expect(played.sent.at(-1)).toMatchObject({ closed: true, leaving: false, events: null });
+  });
+  test('the undo key says no, and the answer can be taken back', () => {
+    const played = started();
+    played.press(count);
+    played.to(go + 31_000);
+    played.press({ do: 'undo' });
+    expect(played.lane().trial.value).toBe(1);
+    played.press({ do: 'reopen' });
+    expect([played.lane().trial.state, played.heads.get('one')?.closed]).toEqual(['half-way-open', false]);
+    played.press({ do: 'half', counts: true });
+    expect(played.lane().trial.value).toBe(2);
+  });
+  test('a stop counts from the press that asked for it, not from the reason chosen afterwards', () => {
+    const played = started();
+    played.to(go + 9000);
+    played.press({ do: 'stop', reason: 'pain', atMs: go + 4000 });
+    expect(played.store.get('one')?.at(-1)).toMatchObject({ kind: 'stop', atMs: 4000 });
+    expect(played.lane().trial.state).toBe('stopped');
+  });
+  test('heel raises end with the 25th, by themselves', () => {
+    const heel = protocols.find((p) => p.id === 'heel-rise');
+    const played = started(['one'], heel);
+    for (let n = 1; n <= 27; n++) {
+      played.tMs += 1000;
+      played.press(count);
+    }
+    expect(played.lane().trial).toMatchObject({ state: 'finished', value: 25 });
+    expect(played.kinds().filter((k) => k === 'end')).toHaveLength(1);
+  });
+});
+
+describe('a page that was away', () => {
+  test('a reload under two seconds goes on with every stand, marked', () => {
+    const played = started();
+    played.press(count);
+    played.to(go + 5000);
+    played.tMs += 1500;
+    played.load();
+    expect(played.lane().trial).toMatchObject({ state: 'running', gapMs: 1500 });
+    played.press(count);
+    expect(played.shown()).toBe(2);
+    played.to(go + 31_000);
+    played.press({ do: 'undo' });
+    expect(played.lane().trial).toMatchObject({ state: 'finished', value: 2 });
+  });
+  test('a longer one, or a sleep, breaks the try off and keeps its stands', () => {
+    for (const away of ['reload', 'sleep'] as const) {
+      const played = started();
+      played.press(count);
+      played.to(go + 5000);
+      if (away === 'reload') {
+        played.tMs += 2100;
+        played.load();
+      } else {
+        played.aheadMs += 60_000;
+        played.to(go + 5250);
+      }
+      expect([away, played.lane().trial.state, played.shown()]).toEqual([away, 'to-repeat', 1]);
+    }
+  });
+  test('a page that was only slow, at its beats, had every press timed for it', () => {
+    const played = started();
+    played.tMs = go + 8000;
+    played.input({ kind: 'tick' });
+    expect(played.lane().trial).toMatchObject({ state: 'running', gapMs: 0 });
+  });
+  test('hidden and throttled over two seconds it broke off; before go an absence means nothing', () => {
+    const played = started();
+    played.input({ kind: 'hide' });
+    played.tMs += 4000;
+    played.input({ kind: 'tick' });
+    expect(played.lane().trial.state).toBe('to-repeat');
+    const early = new Played();
+    early.press({ do: 'begin' });
+    early.tMs = 2500;
+    early.load();
+    expect(early.lane().trial).toMatchObject({ state: 'running', gapMs: 0 });
+  });
+  test('over midnight the try goes on: its day is that of its head, its clock the wall', () => {
+    const played = started();
+    played.aheadMs = Date.parse('2026-03-02T23:59:45Z') - wallOf(go);
+    const later = new Played();
+    later.aheadMs = played.aheadMs;
+    later.press({ do: 'begin' });
+    later.to(go + 31_000);
+    later.press({ do: 'undo' });
+    expect(later.lane().trial).toMatchObject({ state: 'finished', gapMs: 0 });
+  });
+});
+
+describe('a browser that can keep nothing more', () => {
+  test('the page holds what follows, sends all of it, and sends again until the server has it', () => {
+    const played = started();
+    played.press(count);
+    played.full = true;
+    played.press(count);
+    played.press(count);
+    expect([played.shown(), played.lane().keeping]).toEqual([3, 'held']);
+    const last = played.sent.at(-1);
+    expect(last?.events?.map((e) => e.seq)).toEqual([0, 1, 2, 3]);
+    const before = played.sent.length;
+    played.to(played.tMs + 2500);
+    expect(played.sent.length).toBeGreaterThan(before);
+    played.input({ kind: 'answer', lane: 'one', taken: true, events: 4 });
+    expect(played.lane().keeping).toBe('sent');
+    const enough = played.sent.length;
+    played.to(played.tMs + 5000);
+    expect(played.sent.length).toBe(enough);
+    played.press(count);
+    expect([played.lane().keeping, played.shown()]).toEqual(['held', 4]);
+  });
+  test('an answer to an older list does not say that all is there', () => {
+    const played = started();
+    played.full = true;
+    played.press(count);
+    played.press(count);
+    played.input({ kind: 'answer', lane: 'one', taken: true, events: 2 });
+    expect(played.lane().keeping).toBe('held');
+  });
+});
+
+test('taken over by another page, nothing is marked here any more', () => {
+  const played = started();
+  played.press(count);
+  played.input({ kind: 'claim', lane: 'one', mine: false });
+  played.press(count);
+  played.to(go + 31_000);
+  expect([played.lane().lost, played.kinds()]).toEqual([true, ['start', 'rep']]);
+});
+
+test('a page that goes away sends what every lane has', () => {
+  const played = started(['one', 'two']);
+  const before = played.sent.length;
+  played.input({ kind: 'hide' });
+  expect(played.sent.slice(before)).toMatchObject([
+    { lane: 'one', leaving: true },
+    { lane: 'two', leaving: true },
+  ]);
+});
+
+test('four lanes at once: each counts its own, whatever the others do', () => {
+  const keys = ['a', 'b', 'c', 'd'];
+  const act = fc.record({ lane: fc.constantFrom(...keys), undo: fc.boolean() });
+  fc.assert(
+    fc.property(fc.array(act, { maxLength: 60 }), (acts) => {
+      const played = started(keys);
+      for (const { lane, undo } of acts) {
+        played.tMs += 100;
+        played.press(undo ? { do: 'undo' } : count, 'key', lane);
+      }
+      for (const key of keys) {
+        const own = acts.filter((a) => a.lane === key).reduce((n, a) => (a.undo ? Math.max(0, n - 1) : n + 1), 0);
+        expect(played.shown(key)).toBe(own);
+      }
+    }),
+  );
+});
+
+test('whatever is killed when, and however slow or full the browser: no painted count is lost and none is doubled', () => {
+  const move = fc.oneof(
+    { weight: 8, arbitrary: fc.constant('count' as const) },
+    { weight: 2, arbitrary: fc.constantFrom('undo' as const, 'come-back' as const, 'tick' as const) },
+    { weight: 1, arbitrary: fc.constantFrom('kill' as const, 'slow' as const, 'quick' as const, 'hide' as const) },
+  );
+  fc.assert(
+    fc.property(fc.array(move, { maxLength: 80 }), fc.array(fc.nat(3), { maxLength: 12 }), (moves, drops) => {
+      const played = started();
+      let pressed = 0;
+      for (const [i, move] of moves.entries()) {
+        played.tMs += 90;
+        if (move === 'count') {
+          pressed++;
+          played.press(count, i % 2 === 0 ? 'key' : 'touch');
+        } else if (move === 'undo') played.press({ do: 'undo' });
+        else if (move === 'come-back') played.comeBack();
+        else if (move === 'tick') played.input({ kind: 'tick' });
+        else if (move === 'hide') played.input({ kind: 'hide' });
+        else if (move === 'kill') {
+          const painted = played.lane().events;
+          // Of what was on its way the browser wrote a first part, and said so to nobody.
+          for (const { lane, event } of played.waiting.slice(0, drops[i % Math.max(1, drops.length)] ?? 0))
+            played.write(lane, event);
+          const kept = played.store.get('one') ?? [];
+          expect(kept.slice(0, painted.length)).toEqual(painted);
+          played.load();
+        } else played.slow = move === 'slow';
+        const { events, trial } = played.lane();
+        expect(new Set(events.map((e) => e.seq)).size).toBe(events.length);
+        expect(trial).toEqual(readTrial(chairStand30s, events));
+        expect(countedIn(trial)).toBeLessThanOrEqual(pressed);
+      }
+    }),
+    { numRuns: 300 },
+  );
+});

@@ -1,0 +1,53 @@
+import type { AttemptEvent, EventKind } from '../shapes/attempt';
+
+/** The marks of one try that stand, with its last start. */
+export interface Marks {
+  /** `null` before the clock of this try was started. */
+  readonly startMs: number | null;
+  /** In their order; what was taken back or began too early is left out. */
+  readonly marks: readonly AttemptEvent[];
+}
+
+const tapped: ReadonlySet<EventKind> = new Set<EventKind>([
+  'rep',
+  'hands',
+  'not-full',
+  'let-go',
+  'finish',
+  'touch',
+  'rest',
+  'go-on',
+  'stage',
+  'reading',
+  'caught',
+]);
+
+/** The number of tries that were begun or marked. */
+export const triesIn = (live: readonly AttemptEvent[]): number =>
+  live.reduce((most, e) => (e.kind === 'start' || tapped.has(e.kind) ? Math.max(most, (e.try ?? 0) + 1) : most), 0);
+
+/** The marks of a try: `undo` takes back the newest that stands, whether it counted or came too late. */
+export function marksOf(live: readonly AttemptEvent[], nth: number): Marks {
+  let startMs: number | null = null;
+  const marks: AttemptEvent[] = [];
+  for (const event of live) {
+    if ((event.try ?? 0) !== nth) continue;
+    if (event.kind === 'start') startMs = event.atMs;
+    else if (event.kind === 'false-start') {
+      marks.length = 0;
+      startMs = null;
+    } else if (event.kind === 'undo') marks.pop();
+    else if (tapped.has(event.kind)) marks.push(event);
+  }
+  return { startMs, marks };
+}
+
+/** The marks of all tries that stand. */
+export const allMarks = (live: readonly AttemptEvent[]): AttemptEvent[] =>
+  Array.from({ length: triesIn(live) }, (_, nth) => marksOf(live, nth).marks).flat();
+
+/** Repetitions that were full, by what was said of them afterwards. */
+export function fullReps(marks: readonly AttemptEvent[]): AttemptEvent[] {
+  const short = new Set(marks.flatMap((m) => (m.kind === 'not-full' ? [m.ofSeq] : [])));
+  return marks.filter((m) => m.kind === 'rep' && !short.has(m.seq));
+}

@@ -1,0 +1,12 @@
+import type { LevelRules } from './ladder';
+import type { CompositeRules } from './norms';
+import type { ReadinessRules } from './readiness';
+
+/** Every rule that judges somebody, as one book: shipped, or as a hall has it. */
+export interface RuleBook {
+  readonly levels: LevelRules;
+  readonly readiness: ReadinessRules;
+  readonly composites: CompositeRules;
+  /** Tests that make somebody tested, the one that speaks for them first. */
+  readonly coreTests: readonly string[];
+}

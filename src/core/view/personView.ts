@@ -1,0 +1,197 @@
+import { bodyOn, factsOf } from '../intake/facts';
+import type { Known } from '../intake/known';
+import { assignLevels } from '../level/assign';
+import type { LevelsAnswer } from '../level/answer';
+import { standingsOf, trainedLevels, waitingLevels, type Decided, type Standing } from '../level/standing';
+import { ageOn } from '../math/age';
+import { toRepeatOf, toResult, type AttemptView, type MovedAway } from '../measure/attempt';
+import { retestDue, type RetestDue } from '../retest/due';
+import { compositesOf, type Composites } from '../score/composites';
+import type { NormBook } from '../score/normBook';
+import { resultIn } from '../score/shownUnits';
+import type { Facts, IsoDate } from '../shapes/facts';
+import type { Person, Place, UnitSystem } from '../shapes/person';
+import type { Protocol } from '../shapes/protocol';
+import type { RuleBook } from '../shapes/rules';
+import { pathOf, type Path } from './path';
+import { testViewOf, type TestSat, type TestView } from './testView';
+
+/** All that the lists of the register need of somebody. */
+export interface PersonOutline {
+  readonly person: Person;
+  /** What is known today. */
+  readonly known: Known;
+  readonly archived: boolean;
+  /** Units shown. */
+  readonly units: UnitSystem;
+  readonly ageYears: number;
+  readonly path: Path;
+  /** Every test with a result, in the order of the stations. */
+  readonly tests: readonly TestView[];
+  readonly composites: Composites;
+  /** The core test that speaks for them where one must; `null` where none was done. */
+  readonly lead: TestView | null;
+  /** Everything tried, oldest first, and within a day in the order in which it stands for it. */
+  readonly attempts: readonly AttemptView[];
+  /** The newest day of a core test: it sets the next. */
+  readonly lastTestedOn: IsoDate | null;
+  /** Watch lines that the newest results are past. */
+  readonly toWatch: number;
+  /** Of the figures that scored all of this. */
+  readonly normsVersion: string;
+  /** Tries of the newest day that broke off and were not done again. */
+  readonly toRepeat: readonly AttemptView[];
+  /** Attempts that once lay in this file and were moved to another. */
+  readonly movedAway: readonly MovedAway[];
+  /** Trials without a result: stopped, broken off, or a repeat of the same day. */
+  readonly otherAttempts: readonly AttemptView[];
+  /** Oldest first. */
+  readonly decided: readonly Decided[];
+  /** Where they stand on each ladder, in the order of the ladders; empty where nothing was tested or decided. */
+  readonly standings: readonly Standing[];
+  readonly due: RetestDue | null;
+}
+
+/** All that the screens of one person show. */
+export interface PersonView extends PersonOutline {
+  readonly levels: LevelsAnswer;
+}
+
+/** Everything on record of one person, as it stands. */
+export interface PersonRecords {
+  readonly person: Person;
+  readonly archived: boolean;
+  readonly known: Known;
+  /** By day, and within a day in the order in which they stand for it. */
+  readonly attempts: readonly AttemptView[];
+  readonly movedAway: readonly MovedAway[];
+  /** Oldest first. */
+  readonly decided: readonly Decided[];
+  /** Classes they were in since the newest intake said how many there were. */
+  readonly classesSince: number;
+}
+
+/** What everybody is judged by: the hall, the figures in the units shown, and the rules. */
+export interface Hall {
+  readonly place: Place;
+  readonly book: NormBook;
+  readonly rules: RuleBook;
+}
+
+export interface Described {
+  readonly outline: PersonOutline;
+  /** Worked out when they are first asked for, as that is most of the work. */
+  readonly levels: () => LevelsAnswer;
+}
+
+/** Works out everything that is shown of one person today. */
+export function describePerson(records: PersonRecords, hall: Hall, today: IsoDate): Described {
+  const { person, known, attempts, movedAway, decided } = records;
+  const { place, book, rules } = hall;
+  const { intake, readiness } = known;
+  const tests = testsOf(person, book, attempts);
+  const counted = new Set(tests.flatMap((t) => t.series.flatMap((s) => s.sittings.map(({ key }) => key))));
+  let worked: LevelsAnswer | undefined;
+  const levels = () => (worked ??= assignLevels(rules.levels, factsFrom(records, hall, today)));
+  const core = rules.coreTests.flatMap((id) => tests.filter((t) => t.test === id && newestDay([t]) !== null));
+  const lastTestedOn = newestDay(core);
+  const newest = tests.flatMap((t) => t.series.flatMap((s) => s.sittings[0] ?? []));
+  const toWatch = newest.reduce((sum, s) => sum + s.score.cutoffs.filter((c) => c.past).length, 0);
+  const due = lastTestedOn ? retestDue(lastTestedOn, { pastCutoff: toWatch > 0, readiness: readiness.outcome }) : null;
+  const standings =
+    lastTestedOn === null && decided.length === 0
+      ? []
+      : standingsOf(rules.levels.ladders, levels(), decided, lastTestedOn);
+  const toRepeat = toRepeatOf(attempts);
+  const path = pathOf({
+    today,
+    readiness: readiness.outcome,
+    readinessWhy: readiness.reasons[0]?.text ?? '',
+    toAsk: readiness.asked !== 'current',
+    lacking: [...(intake.heightCm === null ? ['height'] : []), ...(intake.massKg === null ? ['mass'] : [])],
+    startWith: book.protocols.find((p) => p.id === rules.coreTests[0])?.title ?? 'first test',
+    lastTestedOn,
+    toRepeat: toRepeat.length > 0,
+    toWatch,
+    levelsWaiting: waitingLevels(standings).length,
+    levelCode: trainedLevels(standings)[0]?.code ?? null,
+    dueOn: due?.on ?? null,
+  });
+  const outline: PersonOutline = {
+    person,
+    known,
+    archived: records.archived,
+    units: place.units,
+    ageYears: ageOn(person.birthDate, today),
+    path,
+    tests,
+    composites: compositesOf(
+      rules.composites,
+      book.protocols,
+      tests.flatMap((t) => t.series[0]?.sittings[0]?.result ?? []),
+      (day) => bodyOn(person, intake, day),
+    ),
+    lead: core[0] ?? null,
+    attempts,
+    lastTestedOn,
+    toWatch,
+    normsVersion: book.version,
+    toRepeat,
+    movedAway,
+    otherAttempts: attempts.filter((a) => !counted.has(a.clientKey)).reverse(),
+    decided,
+    standings,
+    due,
+  };
+  return { outline, levels };
+}
+
+/** Everything the level engine reads, from the records. */
+export function factsFrom(records: PersonRecords, { place }: Hall, day: IsoDate): Facts {
+  const { person, known, attempts, decided, classesSince } = records;
+  const newest = new Map(decided.map(({ level }) => [level.pattern, level]));
+  return factsOf(
+    person,
+    known,
+    place,
+    attempts.map(toResult).filter((r) => r !== null),
+    [...newest.values()].map(({ pattern, rung, support }) => ({ pattern, rung, support })),
+    day,
+    classesSince,
+  );
+}
+
+/** The newest day on which one of these was tried. */
+const newestDay = (tests: readonly TestView[]): IsoDate | null =>
+  tests
+    .flatMap((t) => t.series.flatMap((s) => s.sittings))
+    .flatMap(({ on, result }) => (result.outcome === 'not-tried' ? [] : [on]))
+    .sort()
+    .at(-1) ?? null;
+
+/** Every test with anything taken down, in the order of the stations. */
+function testsOf(person: Person, { protocols }: NormBook, attempts: readonly AttemptView[]): TestView[] {
+  return protocols.flatMap((protocol) => {
+    const sats = attempts.flatMap((a) => (a.test === protocol.id ? (satOf(person, protocol, a) ?? []) : []));
+    return testViewOf(protocol, sats, person.normTable) ?? [];
+  });
+}
+
+/** @param protocol in the units shown, which the result is told in too */
+function satOf(person: Person, protocol: Protocol, attempt: AttemptView): TestSat | null {
+  const kept = toResult(attempt);
+  if (!kept) return null;
+  const { conditions, trial } = attempt;
+  return {
+    key: attempt.clientKey,
+    on: attempt.sittingDate,
+    ageYears: ageOn(person.birthDate, attempt.sittingDate),
+    result: resultIn(protocol, kept),
+    protocolVersion: attempt.protocolVersion,
+    aid: conditions.aid,
+    shoes: conditions.shoes,
+    conditions,
+    fromPaper: trial.fromPaper,
+    who: trial.who,
+  };
+}

@@ -1,0 +1,123 @@
+import type { MeasurementError } from '../score/error';
+import { moreIsBetter, scoredValue, scoreResult, type Score } from '../score/scoreResult';
+import { sideDifference, sidesFlagged, type SideDifference } from '../score/sides';
+import { baselineOf, changeBetween, type Change, type Sat } from '../retest/change';
+import { splitPercentile, type PercentileSplit } from '../retest/split';
+import { trendOf, type Trend } from '../retest/trend';
+import { dayNumber } from '../math/days';
+import type { Conditions } from '../shapes/attempt';
+import type { IsoDate, Side } from '../shapes/facts';
+import type { NormTable } from '../shapes/norms';
+import type { Protocol } from '../shapes/protocol';
+
+/** A result with the day and the conditions it was had under. */
+export interface TestSat extends Sat {
+  readonly key: string;
+  readonly conditions: Conditions;
+  readonly fromPaper: boolean;
+  readonly who: string | null;
+}
+
+/** One result scored at the age of its day, and held against those before it. */
+export interface TestSitting extends TestSat {
+  readonly score: Score;
+  /** Against the one before. */
+  readonly change: Change;
+}
+
+/** The results of one test and side. */
+export interface TestSeries {
+  readonly side: Side | null;
+  /** Newest first, one a day: the first of its day. */
+  readonly sittings: readonly TestSitting[];
+  /** The newest against the sitting later ones are held against; `null` where that is the one before it. */
+  readonly sinceBaseline: { readonly on: IsoDate; readonly change: Change } | null;
+  readonly split: PercentileSplit | null;
+  readonly trend: Trend | null;
+}
+
+export interface TestView {
+  readonly test: string;
+  /** The side gone by first: of two the better one, as norms were taken of the leg people chose. */
+  readonly series: readonly TestSeries[];
+  /** Left against right on the newest day both were tested. */
+  readonly sides: (SideDifference & { readonly flagged: boolean }) | null;
+}
+
+/**
+ * Everything that can be said of one test of one person.
+ * @param sats oldest first; several of one day and side are allowed, the first counts
+ * @returns null where nothing was ever taken down
+ */
+export function testViewOf(protocol: Protocol, sats: readonly TestSat[], sex: NormTable): TestView | null {
+  const sides = protocol.sides === 'both' ? (['L', 'R'] as const) : [null];
+  const series = sides.flatMap((side) => seriesOf(protocol, firstOfDays(sats, side), side, sex) ?? []);
+  if (series.length === 0) return null;
+  const newest = (s: TestSeries) => s.sittings[0]?.score.scored ?? -Infinity;
+  series.sort((a, b) => (moreIsBetter(protocol) ? newest(b) - newest(a) : newest(a) - newest(b)));
+  return { test: protocol.id, series, sides: sidesOf(protocol, series) };
+}
+
+function firstOfDays(sats: readonly TestSat[], side: Side | null): TestSat[] {
+  const byDay = new Map<IsoDate, TestSat>();
+  for (const sat of sats) if ((side === null || sat.result.side === side) && !byDay.has(sat.on)) byDay.set(sat.on, sat);
+  return [...byDay.values()];
+}
+
+function seriesOf(protocol: Protocol, sats: readonly TestSat[], side: Side | null, sex: NormTable): TestSeries | null {
+  if (sats.length === 0) return null;
+  const sittings = sats.map((sat, i): TestSitting => ({
+    ...sat,
+    score: scoreResult(protocol, sat.result, { ageYears: sat.ageYears, sex }),
+    change: changeBetween(protocol, sats[i - 1], sat, sex),
+  }));
+  const [newest, before] = [sats.at(-1), sats.at(-2)];
+  const base = baselineOf(sats);
+  const far = newest && base && base !== newest && base !== before;
+  return {
+    side,
+    sittings: sittings.reverse(),
+    sinceBaseline: far ? { on: base.on, change: changeBetween(protocol, base, newest, sex) } : null,
+    split: newest && before ? splitBetween(protocol, before, newest, sex) : null,
+    trend: trendOf(
+      sats.flatMap(({ on, result }) =>
+        result.value === null || result.handsUsed
+          ? []
+          : [{ day: dayNumber(on), value: scoredValue(protocol, result.value) }],
+      ),
+    ),
+  };
+}
+
+function splitBetween(protocol: Protocol, before: TestSat, newest: TestSat, sex: NormTable): PercentileSplit | null {
+  const at = ({ result, ageYears }: TestSat) =>
+    sex === null || result.value === null || result.handsUsed
+      ? null
+      : { value: scoredValue(protocol, result.value), peer: { ageYears, sex } };
+  const [older, newer] = [at(before), at(newest)];
+  return older && newer ? splitPercentile(protocol.norms, older, newer) : null;
+}
+
+function sidesOf(protocol: Protocol, series: readonly TestSeries[]): TestView['sides'] {
+  const [left, right] = (['L', 'R'] as const).map((side) => series.find((s) => s.side === side));
+  if (!left || !right) return null;
+  const found = left.sittings.flatMap((l) => {
+    const r = right.sittings.find(({ on }) => on === l.on);
+    const error: MeasurementError | null = l.score.error;
+    return r && l.result.value !== null && r.result.value !== null
+      ? [sideDifference(protocol, { left: l.result.value, right: r.result.value }, error?.mdc95 ?? null)]
+      : [];
+  });
+  const [newest, before] = found;
+  return newest ? { ...newest, flagged: sidesFlagged(newest, before ?? null) } : null;
+}
+
+/** How much this test asks to be looked at: past lines first, then below the middle half, then the rest. */
+export function attentionOf({ series, sides }: TestView): number {
+  const score = series[0]?.sittings[0]?.score;
+  if (!score) return 0;
+  const past = series.some((s) => s.sittings[0]?.score.cutoffs.some((c) => c.past));
+  const { rank } = score;
+  const low = rank.kind === 'ranked' ? rank.band === 'below' : rank.kind === 'limit' && rank.worse;
+  return (past ? 4 : 0) + (sides?.flagged ? 2 : 0) + (low ? 1 : 0);
+}

@@ -1,0 +1,223 @@
+import { openDB, type DBSchema, type IDBPDatabase, type IDBPObjectStore, type StoreNames } from 'idb';
+import type { Unplaced } from '../../../core/measure/bench/bench';
+import { inNewWords } from '../../../core/shapes/oldWords';
+import type { AttemptEvent, Conditions } from '../../../core/shapes/attempt';
+import type { IsoDate, Side } from '../../../core/shapes/facts';
+import type { EntryContent } from '../../../core/shapes/intake';
+
+/** An attempt as this browser keeps it until the server has all of it. */
+export interface KeptAttempt {
+  readonly clientKey: string;
+  /** The page that runs it, or ran it last; see `pages.ts`. */
+  readonly page: string;
+  /** The register it is kept for; `null` for one kept before registers had names, until the first answer. */
+  readonly register: string | null;
+  readonly personId: string;
+  readonly personName: string;
+  readonly test: string;
+  readonly protocolVersion: number;
+  readonly sittingDate: IsoDate;
+  readonly side: Side | null;
+  readonly conditions: Conditions;
+  /** Planned go moment on the wall clock; `null` before the countdown. */
+  readonly goWallMs: number | null;
+  /** Wall clock of the last heartbeat, to know how long the page was away. */
+  readonly beatWallMs: number;
+  /** Nothing more will be marked on it here; its own events may say so too, see `isDone`. */
+  readonly closed: boolean;
+  /** How many events the server has said it holds. */
+  readonly acknowledged: number;
+  /** Why the server would not take it, in its words. */
+  readonly refused: string | null;
+}
+
+/** Something noted of a person, as this browser keeps it until the server has it. */
+export interface KeptEntry {
+  readonly key: string;
+  /** Empty while nobody has said whom it is about. */
+  readonly personId: string;
+  readonly personName: string;
+  readonly on: IsoDate;
+  readonly content: EntryContent;
+  readonly register: string | null;
+  /** Still being written, so not sent. */
+  readonly open: boolean;
+  readonly refused: string | null;
+}
+
+/** Old rows have neither: kept before registers had names, and under a tab's name instead of a page's. */
+type Stored<T> = Omit<T, 'page' | 'register'> & { readonly page?: string; readonly register?: string | null };
+const asKept = (row: Stored<KeptAttempt>): KeptAttempt => ({ page: '', register: null, ...row });
+const asKeptEntry = (row: Stored<KeptEntry>): KeptEntry => ({ register: null, ...row });
+
+interface Store extends DBSchema {
+  entries: { key: string; value: Stored<KeptEntry> };
+  attempts: { key: string; value: Stored<KeptAttempt> };
+  events: { key: [string, number]; value: AttemptEvent & { readonly clientKey: string } };
+}
+
+/** What waits since an earlier version says its words as they are now. */
+async function putNewWords(events: IDBPObjectStore<Store, ArrayLike<StoreNames<Store>>, 'events', 'versionchange'>) {
+  for (let at = await events.openCursor(); at; at = await at.continue())
+    await at.update(inNewWords(at.value) as Store['events']['value']);
+}
+
+let opened: Promise<IDBPDatabase<Store>> | undefined;
+const forgetOpened = () => {
+  opened = undefined;
+};
+
+function store(): Promise<IDBPDatabase<Store>> {
+  opened ??= openDB<Store>('ready-stool', 3, {
+    upgrade(db, before, _now, changing) {
+      if (before < 1) {
+        db.createObjectStore('attempts', { keyPath: 'clientKey' });
+        db.createObjectStore('events', { keyPath: ['clientKey', 'seq'] });
+      }
+      if (before < 2) db.createObjectStore('entries', { keyPath: 'key' });
+      if (before === 1 || before === 2) void putNewWords(changing.objectStore('events'));
+    },
+    // A tab of the version before would hold the store up; it has sent what it had.
+    blocking(_from, _to, event) {
+      (event.target as IDBDatabase).close();
+      forgetOpened();
+    },
+    // The browser may close it by itself, such as when its data is cleared: the next deed opens it anew.
+    terminated: forgetOpened,
+  });
+  opened.catch(forgetOpened);
+  return opened;
+}
+
+/** Does something with the store; one that was closed under our hands is opened once more. */
+async function withStore<T>(deed: (db: IDBPDatabase<Store>) => Promise<T>): Promise<T> {
+  try {
+    return await deed(await store());
+  } catch (error) {
+    if (!(error instanceof DOMException) || error.name !== 'InvalidStateError') throw error;
+    forgetOpened();
+    return deed(await store());
+  }
+}
+
+/** A UUID out of plain random values, as a hall network is no secure context. */
+export function newClientKey(): string {
+  const bytes = crypto.getRandomValues(new Uint8Array(16));
+  // Version 4 and its variant, as RFC 9562 wants them marked.
+  bytes.set([((bytes[6] ?? 0) & 0x0f) | 0x40], 6);
+  bytes.set([((bytes[8] ?? 0) & 0x3f) | 0x80], 8);
+  const hex = [...bytes].map((byte) => byte.toString(16).padStart(2, '0')).join('');
+  return hex.replace(/^(.{8})(.{4})(.{4})(.{4})(.{12})$/, '$1-$2-$3-$4-$5');
+}
+
+export async function keepAttempt(attempt: KeptAttempt): Promise<void> {
+  await withStore((db) => db.put('attempts', attempt));
+}
+
+export async function keptAttempts(): Promise<KeptAttempt[]> {
+  return (await withStore((db) => db.getAll('attempts'))).map(asKept);
+}
+
+/** Changes what is kept of an attempt in one transaction, so that a heartbeat and an answer cannot undo each other. */
+export async function changeKept(clientKey: string, change: Partial<KeptAttempt>): Promise<void> {
+  await withStore(async (db) => {
+    const tx = db.transaction('attempts', 'readwrite');
+    const known = await tx.store.get(clientKey);
+    if (known) await tx.store.put({ ...known, ...change });
+    await tx.done;
+  });
+}
+
+/**
+ * A heartbeat of the page that runs an attempt.
+ * @param safely waits for the disk, and with it everything kept before: a dead battery loses no more than since the last
+ * @returns false where another page has taken the attempt over, or it is gone
+ */
+export async function beat(clientKey: string, page: string, beatWallMs: number, safely: boolean): Promise<boolean> {
+  return withStore(async (db) => {
+    const tx = db.transaction('attempts', 'readwrite', { durability: safely ? 'strict' : 'relaxed' });
+    const known = await tx.store.get(clientKey);
+    const mine = known?.page === page;
+    if (mine) await tx.store.put({ ...known, beatWallMs });
+    await tx.done;
+    return mine;
+  });
+}
+
+/**
+ * Takes over an attempt that no page runs any more; of two pages that try at once one is answered.
+ * @param seen the attempt as it was when nobody was found to run it
+ */
+export async function claim(seen: KeptAttempt, page: string): Promise<boolean> {
+  return withStore(async (db) => {
+    const tx = db.transaction('attempts', 'readwrite', { durability: 'strict' });
+    const known = await tx.store.get(seen.clientKey);
+    const free = known !== undefined && asKept(known).page === seen.page && known.beatWallMs === seen.beatWallMs;
+    if (free) await tx.store.put({ ...known, page });
+    await tx.done;
+    return free;
+  });
+}
+
+/**
+ * Keeps an event at the end of its list; resolves when the browser says it has it, and only then may the screen show it
+ * as counted. Its place is given here, in the transaction that adds it, so that no two ever take the same.
+ * @param safely waits for the disk too: for start, stop and answers, of which there are few
+ */
+export async function keepEvent(clientKey: string, event: Unplaced, safely: boolean): Promise<AttemptEvent> {
+  return withStore(async (db) => {
+    const tx = db.transaction('events', 'readwrite', { durability: safely ? 'strict' : 'relaxed' });
+    const last = await tx.store.openKeyCursor(eventsOf(clientKey), 'prev');
+    const placed = { ...event, seq: (last?.key[1] ?? -1) + 1 } as AttemptEvent;
+    await tx.store.add({ ...placed, clientKey });
+    await tx.done;
+    return placed;
+  });
+}
+
+const eventsOf = (clientKey: string) => IDBKeyRange.bound([clientKey, 0], [clientKey, Infinity]);
+
+/** The events of an attempt, in order. */
+export async function keptEvents(clientKey: string): Promise<AttemptEvent[]> {
+  const rows = await withStore((db) => db.getAll('events', eventsOf(clientKey)));
+  return rows.map(({ clientKey: ownKey, ...event }) => event);
+}
+
+/** Puts a whole list of events back, after it was forgotten here or under another key. */
+export async function keepEvents(clientKey: string, events: readonly AttemptEvent[]): Promise<void> {
+  await withStore(async (db) => {
+    const tx = db.transaction('events', 'readwrite', { durability: 'strict' });
+    for (const event of events) await tx.store.put({ ...event, clientKey });
+    await tx.done;
+  });
+}
+
+/**
+ * Forgets an attempt that the server has, or that never began.
+ * @param ifEvents only while it has so many events: one that came meanwhile keeps the whole of it
+ */
+export async function forgetAttempt(clientKey: string, ifEvents?: number): Promise<boolean> {
+  return withStore(async (db) => {
+    const tx = db.transaction(['attempts', 'events'], 'readwrite');
+    const events = tx.objectStore('events');
+    const same = ifEvents === undefined || (await events.count(eventsOf(clientKey))) === ifEvents;
+    if (same) {
+      await tx.objectStore('attempts').delete(clientKey);
+      await events.delete(eventsOf(clientKey));
+    }
+    await tx.done;
+    return same;
+  });
+}
+
+export async function keepEntry(entry: KeptEntry): Promise<void> {
+  await withStore((db) => db.put('entries', entry));
+}
+
+export async function keptEntries(): Promise<KeptEntry[]> {
+  return (await withStore((db) => db.getAll('entries'))).map(asKeptEntry);
+}
+
+export async function forgetEntry(key: string): Promise<void> {
+  await withStore((db) => db.delete('entries', key));
+}
