@@ -8,7 +8,7 @@ import { describe, expect, test } from 'vitest';
 const house: Record<string, { rooms: string[]; packages: string[] }> = {
   core: { rooms: ['core'], packages: [] },
   catalogue: { rooms: ['catalogue', 'core/shapes'], packages: [] },
-  schemas: { rooms: ['schemas', 'core/shapes', 'core/math', 'core/registerLine'], packages: ['yup'] },
+  schemas: { rooms: ['schemas', 'core/shapes', 'core/math'], packages: ['yup'] },
   formats: { rooms: ['formats', 'core', 'catalogue', 'schemas'], packages: ['papaparse', 'ical-generator'] },
   database: { rooms: ['database', 'core'], packages: ['kysely', 'better-sqlite3'] },
   'use-cases': {
@@ -17,7 +17,7 @@ const house: Record<string, { rooms: string[]; packages: string[] }> = {
   },
   workers: { rooms: ['workers', 'core'], packages: ['comlink'] },
   screens: {
-    rooms: ['screens', 'core', 'catalogue', 'schemas'],
+    rooms: ['screens', 'core', 'catalogue', 'schemas', 'workers'],
     packages: [
       'react',
       'react-dom',
@@ -29,6 +29,8 @@ const house: Record<string, { rooms: string[]; packages: string[] }> = {
       'date-fns',
       'idb',
       'yup',
+      'comlink',
+      '@tanstack/react-table',
       'react-hotkeys-hook',
       'recharts',
     ],
@@ -69,10 +71,22 @@ function rules(root: string): IForbiddenRuleType[] {
     ...inRoom,
     ...backwards,
     {
-      name: 'math knows no step',
+      name: 'a tool of the core knows no step',
       severity: 'error',
-      from: { path: `^${root}core/(math|shapes)/` },
-      to: { path: `^${root}core/(${steps.join('|')})/` },
+      from: { path: `^${root}core/(math|shapes|body|load|signal)/` },
+      to: { path: `^${root}core/(${steps.join('|')}|view)/` },
+    },
+    {
+      name: 'no step looks at what is shown',
+      severity: 'error',
+      from: { path: `^${root}core/(${steps.join('|')})/`, pathNot: '\\.test\\.ts$' },
+      to: { path: `^${root}core/view/` },
+    },
+    {
+      name: 'no screen reads the shipped rules',
+      severity: 'error',
+      from: { path: `^${root}screens/`, pathNot: '\\.test\\.tsx?$' },
+      to: { path: `^${root}catalogue/(rules|limiters|readiness|ladders)/` },
     },
     { name: 'no cycle', severity: 'error', from: {}, to: { circular: true } },
     {
@@ -128,7 +142,7 @@ describe('the house', () => {
   });
 
   test(
-    'planted faults are caught: a package in core, a forward look, a cycle, a dynamic import, a screen that reads the database',
+    'planted faults are caught: a package in core, a forward look, a cycle, a dynamic import, a screen that reads the database or the shipped rules, a tool or a step that knows a view',
     { timeout: 60_000 },
     async () => {
       const dir = mkdtempSync(join(tmpdir(), 'house-'));
@@ -142,6 +156,15 @@ describe('the house', () => {
       plant('database/people.ts', 'export const people = 1;\n');
       plant('screens/list.ts', "export const list = () => import('../database/people');\n");
       plant('core/math/c.ts', "import fs from 'node:fs';\nexport const c = fs;\n");
+      plant('core/view/v.ts', 'export const v = 1;\n');
+      for (const room of ['body', 'signal', 'load', 'retest'])
+        plant(`core/${room}/d.ts`, "import { v } from '../view/v';\nexport const d = v;\n");
+      plant('catalogue/rules/house.ts', 'export const house = 1;\n');
+      plant('workers/sweep.ts', 'export const sweep = 1;\n');
+      plant(
+        'screens/rules.ts',
+        "export { house } from '../catalogue/rules/house';\nexport { sweep } from '../workers/sweep';\n",
+      );
       const found = await faults(dir, 'src/');
       rmSync(dir, { recursive: true });
       expect(found.some((f) => f.startsWith('score never looks forward'))).toBe(true);
@@ -150,6 +173,12 @@ describe('the house', () => {
         found.some((f) => f.startsWith('screens stays in its room: src/screens/list.ts -> src/database/people')),
       ).toBe(true);
       expect(found.some((f) => f.startsWith('core stays in its room: src/core/math/c.ts'))).toBe(true);
+      for (const room of ['body', 'signal', 'load'])
+        expect(found).toContain(`a tool of the core knows no step: src/core/${room}/d.ts -> src/core/view/v.ts`);
+      expect(found).toContain('no step looks at what is shown: src/core/retest/d.ts -> src/core/view/v.ts');
+      expect(found.filter((f) => f.includes('src/screens/rules.ts'))).toEqual([
+        'no screen reads the shipped rules: src/screens/rules.ts -> src/catalogue/rules/house.ts',
+      ]);
     },
   );
 });

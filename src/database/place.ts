@@ -1,3 +1,4 @@
+import type { HouseRules } from '../core/shapes/ladder';
 import type { Place } from '../core/shapes/person';
 import type { Register } from './connection';
 
@@ -32,4 +33,22 @@ export async function isDemo(db: Register): Promise<boolean> {
 export async function registerId(db: Register): Promise<string> {
   const row = await db.selectFrom('meta').select('value').where('key', '=', 'register-id').executeTakeFirstOrThrow();
   return row.value;
+}
+
+/** The house rules a hall has of its own, in place of the shipped ones. */
+export async function findHouseRules(db: Register): Promise<Partial<HouseRules> | null> {
+  const row = await db.selectFrom('meta').select('value').where('key', '=', houseRules).executeTakeFirst();
+  return row ? (JSON.parse(row.value) as Partial<HouseRules>) : null;
+}
+
+const houseRules = 'house-rules';
+
+/** Keeps them; the shipped ones stay a press away. */
+export async function saveHouseRules(db: Register, own: Partial<HouseRules>): Promise<void> {
+  const value = JSON.stringify(own);
+  await db
+    .insertInto('meta')
+    .values({ key: houseRules, value })
+    .onConflict((c) => c.column('key').doUpdateSet({ value }))
+    .execute();
 }

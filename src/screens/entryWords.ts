@@ -1,9 +1,9 @@
-import { readinessRules } from '../catalogue/readiness/readiness';
 import type { EntryContent } from '../core/shapes/intake';
+import type { RuleBook } from '../core/shapes/rules';
 import { dayWords, incidentWords, placeWords, readinessWords } from './words';
 
 /** What was noted, in a line. */
-export function entryLine(content: EntryContent): string {
+export function entryLine(content: EntryContent, { readiness }: RuleBook): string {
   switch (content.kind) {
     case 'pain':
       return content.level === 0
@@ -12,7 +12,7 @@ export function entryLine(content: EntryContent): string {
     case 'fall':
       return `a fall on ${dayWords(content.fellOn)}${content.hurt ? ', hurt' : ''}${content.lookedAt ? ', looked at' : ''}`;
     case 'screening': {
-      const yes = readinessRules.questions.filter((q) => content.answers[q.id] === true).map((q) => q.why);
+      const yes = readiness.questions.filter((q) => content.answers[q.id] === true).map((q) => q.why);
       return `readiness questions: ${yes.length === 0 ? 'all no' : yes.join('; ')}`;
     }
     case 'carried-over':
@@ -20,7 +20,7 @@ export function entryLine(content: EntryContent): string {
     case 'clearance':
       return `${content.by} answered: ${content.answer.replace(/-/g, ' ')}${content.limits === '' ? '' : `, ${content.limits}`}`;
     case 'day-check': {
-      const signs = readinessRules.signs.filter((s) => content.signs.includes(s.id)).map((s) => s.why);
+      const signs = readiness.signs.filter((s) => content.signs.includes(s.id)).map((s) => s.why);
       const skipped = content.skippedBecause === null ? '' : `left out: ${content.skippedBecause}; `;
       return `check of the day: ${skipped}${signs.length === 0 ? 'all well' : signs.join('; ')}`;
     }

@@ -18,6 +18,7 @@ import { listPeople, type KeptPerson } from '../database/people';
 import { nameIndex } from './names';
 import { readBook } from './norms';
 import { readPlace } from './places';
+import { readRules } from './rules';
 import { outlinesOf } from './readPeople';
 import { type Desk } from './desk';
 
@@ -71,7 +72,8 @@ async function refresh(desk: Desk, kept: Kept): Promise<void> {
   const seen = await changeCount(desk.db);
   if (kept.seen === seen && kept.today === today) return;
   // A change of the place or of the norms changes everybody.
-  const place = JSON.stringify([await readPlace(desk), (await readBook(desk)).version]);
+  const rules = (await readRules(desk)).levels;
+  const place = JSON.stringify([await readPlace(desk), (await readBook(desk)).version, rules.version, rules.house]);
   if (kept.place !== place || kept.today !== today) kept.lines.clear();
   const people = await listPeople(desk.db);
   const groups = await groupsOfPeople(desk.db);

@@ -1,12 +1,10 @@
 import type { ReactNode } from 'react';
 import { cautions } from '../../catalogue/cautions/cautions';
-import { ladders } from '../../catalogue/ladders';
-import { houseRules } from '../../catalogue/rules/house';
 import { hazardsAt } from '../../core/level/hazards';
 import { waitingLevels } from '../../core/level/standing';
 import type { Blocker, Level } from '../../core/level/answer';
 import type { Dose } from '../../core/shapes/dose';
-import type { Ladder } from '../../core/shapes/ladder';
+import type { HouseRules, Ladder, LevelRules } from '../../core/shapes/ladder';
 import { HazardMark } from '../drawing/hazardMark';
 import { lookOf } from '../drawing/patterns';
 import { StateMark } from '../drawing/stateMark';
@@ -21,11 +19,13 @@ import { LevelBays, type Bay } from './levelBays';
 
 interface Props {
   readonly view: PersonView;
+  readonly rules: LevelRules;
   readonly confirm: (seen: readonly string[]) => Promise<ConfirmAnswer>;
 }
 
 /** Four bays of wall bars with their pegs; under them, of the bay looked at, what to do, why, and what opens the next. */
-export function LevelScreen({ view, confirm }: Props) {
+export function LevelScreen({ view, rules, confirm }: Props) {
+  const { ladders, house } = rules;
   const { levels, standings, decided } = view;
   const waiting = waitingLevels(standings);
   const hrefs = personHrefs(view.person.id);
@@ -41,7 +41,7 @@ export function LevelScreen({ view, confirm }: Props) {
       waits: waiting.some((l) => l.pattern === ladder.pattern),
       bars: <WallBars ladder={ladder} level={level} blockers={blockers} earlier={earlier} tallest={tallest} />,
       detail: level ? (
-        <Detail ladder={ladder} level={level} />
+        <Detail ladder={ladder} level={level} house={house} />
       ) : (
         <div className="grid gap-x-8 gap-y-4 lg:grid-cols-2">
           <h2 className="py-1 text-lg font-bold">No rung is open here today.</h2>
@@ -101,7 +101,7 @@ export function LevelScreen({ view, confirm }: Props) {
 }
 
 /** What to put up and do, why this rung, and what opens the next. */
-function Detail({ ladder, level }: { ladder: Ladder; level: Level }) {
+function Detail({ ladder, level, house }: { ladder: Ladder; level: Level; house: HouseRules }) {
   return (
     <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[1.2fr_1.25fr_1fr]">
       <div>
@@ -132,14 +132,14 @@ function Detail({ ladder, level }: { ladder: Ladder; level: Level }) {
           {level.reasons.map((r) => (
             <li key={r.text} className="first-letter:uppercase">
               {r.text}
-              {r.source !== houseRules.source.cite && (
+              {r.source !== house.source.cite && (
                 <span className="text-sm text-ink-soft"> ({r.source}, from memory)</span>
               )}
             </li>
           ))}
           {level.reasons.length === 0 && <li>Nothing is asked for.</li>}
         </Lines>
-        <p className="text-sm text-ink-soft">Thresholds without a name are house rules: {houseRules.source.cite}.</p>
+        <p className="text-sm text-ink-soft">Thresholds without a name are house rules: {house.source.cite}.</p>
       </div>
       <div>
         <NextRung from={level.rung} blockers={level.blockers} ladder={ladder} />

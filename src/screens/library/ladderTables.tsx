@@ -1,14 +1,12 @@
-import { ladders } from '../../catalogue/ladders';
-import { measuredFacts } from '../../catalogue/rules/margins';
 import { supportWords } from '../../core/level/support';
-import type { Ladder, Need } from '../../core/shapes/ladder';
+import type { Ladder, LevelRules, MeasuredFact, Need } from '../../core/shapes/ladder';
 import { CourtLine, lookOf } from '../drawing/patterns';
 
 /** Every rung of every ladder with what it asks for; what lower rungs ask of the person is asked too. */
-export function LadderTables() {
+export function LadderTables({ rules }: { rules: LevelRules }) {
   return (
     <div className="mt-2 space-y-2">
-      {ladders.map((ladder) => (
+      {rules.ladders.map((ladder) => (
         <details key={ladder.pattern}>
           <summary className="flex min-h-11 cursor-pointer flex-wrap items-center gap-x-3">
             <span className={`text-2xl leading-8 font-extrabold ${lookOf(ladder.pattern).words}`}>
@@ -18,14 +16,14 @@ export function LadderTables() {
             <span className="ml-auto text-sm text-ink-soft">{ladder.rungs.length} rungs</span>
           </summary>
           <CourtLine pattern={ladder.pattern} />
-          <Rungs ladder={ladder} />
+          <Rungs ladder={ladder} measured={rules.measured} />
         </details>
       ))}
     </div>
   );
 }
 
-function Rungs({ ladder: { rungs } }: { ladder: Ladder }) {
+function Rungs({ ladder: { rungs }, measured }: { ladder: Ladder; measured: readonly MeasuredFact[] }) {
   return (
     <table className="w-full text-left">
       <thead className="text-sm text-ink-soft">
@@ -41,7 +39,9 @@ function Rungs({ ladder: { rungs } }: { ladder: Ladder }) {
               <span className="num font-bold">{rung.rung}</span> <b>{rung.name}</b>
               <span className="block text-sm text-ink-soft">{rung.does}</span>
             </th>
-            <td className="w-1/2 py-1.5">{rung.needs.map(needWords).join('; ') || 'nothing'}</td>
+            <td className="w-1/2 py-1.5">
+              {rung.needs.map((need) => needWords(need, measured)).join('; ') || 'nothing'}
+            </td>
           </tr>
         ))}
       </tbody>
@@ -49,11 +49,11 @@ function Rungs({ ladder: { rungs } }: { ladder: Ladder }) {
   );
 }
 
-function needWords(need: Need): string {
-  if ('anyOf' in need) return need.anyOf.map(needWords).join(', or ');
+function needWords(need: Need, measured: readonly MeasuredFact[]): string {
+  if ('anyOf' in need) return need.anyOf.map((one) => needWords(one, measured)).join(', or ');
   if ('support' in need) return `hands as free as ${supportWords[need.support]}`;
   if (!('fact' in need)) return need.why;
-  const fact = measuredFacts.find((m) => m.id === need.fact);
+  const fact = measured.find((m) => m.id === need.fact);
   if (!fact || fact.reads === 'managed') return fact?.title ?? need.fact;
   const asked = 'under' in need ? `under ${need.under}` : need.atLeast;
   return `${fact.short} ${asked}${fact.unit === 's' || fact.unit === 'cm' ? ` ${fact.unit}` : ''}`;

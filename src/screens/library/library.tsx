@@ -1,5 +1,6 @@
 import Link from 'next/link';
 import type { ReactNode } from 'react';
+import type { LevelRules } from '../../core/shapes/ladder';
 import { cautions } from '../../catalogue/cautions/cautions';
 import { hazards, type Protocol } from '../../core/shapes/protocol';
 import { toKit } from '../../core/intake/cupboard';
@@ -15,12 +16,12 @@ export function LibraryScreen({
   protocols,
   place,
   normsVersion,
-  rulesVersion,
+  rules,
 }: {
   protocols: readonly Protocol[];
   place: Place;
   normsVersion: string;
-  rulesVersion: string;
+  rules: LevelRules;
 }) {
   const kit = toKit(place.cupboard);
   return (
@@ -50,7 +51,7 @@ export function LibraryScreen({
               What each rung asks for, with room for a bad day already taken off. House rules: common practice, no
               published source, but for the chair stand of S5.
             </p>
-            <LadderTables />
+            <LadderTables rules={rules} />
           </section>
         </div>
         <div className="min-w-0 space-y-8">
@@ -85,7 +86,7 @@ export function LibraryScreen({
         </div>
       </div>
       <p className="mt-6 text-sm text-ink-soft">
-        Norms {normsVersion}, level rules {rulesVersion}. Thresholds of the levels are house rules: common practice, no
+        Norms {normsVersion}, level rules {rules.version}. Thresholds of the levels are house rules: common practice, no
         published source.
       </p>
     </div>

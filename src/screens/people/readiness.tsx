@@ -1,10 +1,10 @@
 'use client';
 import { useRouter } from 'next/navigation';
+import { useRules } from '../frame/rules';
 import { useEffect, useRef, useState } from 'react';
 import { knownOn } from '../../core/intake/known';
 import { clearanceAnswers, type ClearanceAnswer, type PersonRecord, type QuestionId } from '../../core/shapes/intake';
 import type { ReadinessAnswer } from '../../core/shapes/readiness';
-import { readinessRules } from '../../catalogue/readiness/readiness';
 import { cautions } from '../../catalogue/cautions/cautions';
 import type { FieldError } from '../../schemas/parse';
 import { StateMark, type Mark } from '../drawing/stateMark';
@@ -39,6 +39,7 @@ const answerWords: Readonly<Record<ClearanceAnswer, string>> = {
 export function ReadinessScreen({ personId, today, record, note }: Props) {
   const router = useRouter();
   const before = [...record.entries].reverse().find((e) => e.content.kind === 'screening')?.content;
+  const readinessRules = useRules().readiness;
   const known = knownOn(record, today, readinessRules);
   const current = known?.readiness.asked === 'current';
   const [answers, setAnswers] = useState<Partial<Record<QuestionId, boolean>>>(

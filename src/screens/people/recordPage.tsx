@@ -2,6 +2,7 @@ import Link from 'next/link';
 import type { Known } from '../../core/intake/known';
 import { lengthWords, massWords } from '../../core/math/units';
 import type { UnitSystem } from '../../core/shapes/person';
+import type { RuleBook } from '../../core/shapes/rules';
 import { StateMark } from '../drawing/stateMark';
 import { entryLine } from '../entryWords';
 import { aidWords, dayWords, limiterLine, placeWords, readinessWords } from '../words';
@@ -12,10 +13,11 @@ interface Props {
   readonly days: readonly string[];
   readonly known: Known | undefined;
   readonly units: UnitSystem;
+  readonly rules: RuleBook;
 }
 
 /** What was known at the end of a chosen day, in words; every earlier day can be asked again. */
-export function RecordScreen({ personId, day, days, known, units }: Props) {
+export function RecordScreen({ personId, day, days, known, units, rules }: Props) {
   return (
     <div className="mt-4 grid items-start gap-x-10 gap-y-6 lg:grid-cols-[220px_1fr_1.2fr]">
       <nav aria-label="Days">
@@ -57,7 +59,7 @@ export function RecordScreen({ personId, day, days, known, units }: Props) {
               {[...known.entries].reverse().map((e) => (
                 <li key={e.id} className="flex gap-3 border-b border-rule py-1.5">
                   <span className="num w-32 shrink-0 whitespace-nowrap">{dayWords(e.on)}</span>
-                  <span>{entryLine(e.content)}</span>
+                  <span>{entryLine(e.content, rules)}</span>
                 </li>
               ))}
               {known.entries.length === 0 && <li className="py-2">Nothing.</li>}

@@ -1,6 +1,6 @@
 import { cautions } from '../../catalogue/cautions/cautions';
 import { chairStand30s } from '../../catalogue/protocols/chair-stand-30s/protocol';
-import type { TestOpen } from '../../core/intake/testsOpen';
+import type { TestOpen } from '../../core/intake/mayStart';
 import { HazardMark } from '../drawing/hazardMark';
 import { StateMark } from '../drawing/stateMark';
 import { ButtonLink } from '../touch/button';

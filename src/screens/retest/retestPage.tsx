@@ -77,8 +77,8 @@ export function RetestScreen({ view, today }: { view: PersonView; today: string 
             <thead className="text-sm text-ink-soft">
               <tr>
                 <th className="py-1 font-semibold">Day</th>
-                <th className="font-semibold">Age</th>
-                <th className="font-semibold">{protocol.short}</th>
+                <th className="pr-5 font-semibold">Age</th>
+                <th className="pr-5 font-semibold">{protocol.short}</th>
                 <th className="font-semibold">Change</th>
               </tr>
             </thead>
@@ -86,8 +86,8 @@ export function RetestScreen({ view, today }: { view: PersonView; today: string 
               {sittings.map((sitting) => (
                 <tr key={sitting.key} className="border-t border-rule">
                   <td className="py-1.5">{dayWords(sitting.on)}</td>
-                  <td className="num">{sitting.ageYears}</td>
-                  <td className="num">{resultWords(protocol, sitting)}</td>
+                  <td className="num pr-5">{sitting.ageYears}</td>
+                  <td className="num pr-5">{resultWords(protocol, sitting)}</td>
                   <td>
                     <b>{changeWords(sitting.change).verdict}</b>{' '}
                     <span className="text-sm text-ink-soft">{changeWords(sitting.change).size}</span>

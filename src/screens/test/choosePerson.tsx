@@ -1,25 +1,23 @@
 'use client';
 import { useEffect, useState } from 'react';
-import type { Known } from '../../core/intake/known';
+import { compareNames } from '../../core/math/names';
 import type { RegisterLine } from '../../core/view/registerLine';
-import type { Protocol } from '../../core/shapes/protocol';
 import { fetchLines } from '../frame/askRegister';
 import { StateMark } from '../drawing/stateMark';
 import { matching } from '../touch/matching';
 import { dayWords } from '../words';
-import { heldBecause, type StationPerson } from './station';
+import type { Held } from '../../core/intake/mayStart';
+import type { StationPerson } from './station';
 
 /** Who sits down next: those who are due first, those held last, every row a big target. */
 export function ChoosePerson({
   people,
-  known,
-  protocol,
+  holds: heldOf,
   sitting,
   choose,
 }: {
   people: readonly StationPerson[];
-  known: (person: StationPerson) => Known;
-  protocol: Protocol;
+  holds: (person: StationPerson) => Held | null;
   sitting: boolean;
   choose: (person: StationPerson) => void;
 }) {
@@ -37,9 +35,9 @@ export function ChoosePerson({
   const found = new Set(matching(people, typed).map((p) => p.id));
   const here = new Set(people.map((p) => p.id));
   const elsewhere = typed.trim() === '' ? [] : others.filter((o) => !here.has(o.id));
-  const holds = new Map(people.map((p) => [p.id, heldBecause(known(p), protocol)]));
+  const holds = new Map(people.map((p) => [p.id, heldOf(p)]));
   const rank = (p: StationPerson) => (holds.get(p.id) ? 2 : p.due || p.lastTestedOn === null ? 0 : 1);
-  const shown = people.filter((p) => found.has(p.id)).sort((a, b) => rank(a) - rank(b) || a.name.localeCompare(b.name));
+  const shown = people.filter((p) => found.has(p.id)).sort((a, b) => rank(a) - rank(b) || compareNames(a.name, b.name));
   return (
     <div className="pt-5">
       <div className="flex flex-wrap items-end justify-between gap-4">

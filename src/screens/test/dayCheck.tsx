@@ -1,9 +1,9 @@
 'use client';
 import { useState } from 'react';
 import type { Known } from '../../core/intake/known';
+import { useRules } from '../frame/rules';
 import { readingsOf, secondReadingFrom, type FirstReading } from '../../core/intake/pressure';
 import type { DaySign, EntryContent } from '../../core/shapes/intake';
-import { readinessRules } from '../../catalogue/readiness/readiness';
 import { StateMark } from '../drawing/stateMark';
 import { Button } from '../touch/button';
 import { Step } from '../touch/step';
@@ -30,6 +30,7 @@ export function DayCheck({ name, known, first, save, back }: Props) {
   const [skipping, setSkipping] = useState(false);
   const [because, setBecause] = useState('');
   const [fault, setFault] = useState('');
+  const readinessRules = useRules().readiness;
   const shown = readinessRules.signs.filter((s) => s.id !== 'no-food' || known.intake.sugarLowering);
   const any = signs.length > 0 || Object.keys(levels).length > 0;
   const finish = (skippedBecause: string | null) => {

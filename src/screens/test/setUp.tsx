@@ -10,12 +10,13 @@ import { Button, ButtonLink } from '../touch/button';
 import { Step, useSettled } from '../touch/step';
 import { aidWords } from '../words';
 import type { Known } from '../../core/intake/known';
-import type { heldBecause, SetUp, StationPerson } from './station';
+import type { Held } from '../../core/intake/mayStart';
+import type { SetUp, StationPerson } from './station';
 
 interface Props {
   readonly person: StationPerson;
   readonly known: Known;
-  readonly held: ReturnType<typeof heldBecause>;
+  readonly held: Held | null;
   /** Whether other devices are being asked what they noted. */
   readonly asking: boolean;
   /** Opens the check of the day once more; `null` where none was made. */

@@ -15,6 +15,8 @@ import {
   type KeptEntry,
 } from './bench/store';
 import type { FieldError } from '../../schemas/parse';
+import { useRules } from '../frame/rules';
+import { mayStart, type MayStart } from '../../core/intake/mayStart';
 import { thisRegister } from '../frame/thisRegister';
 import { deviceDay } from '../touch/hallDay';
 import { AttemptRun } from './attemptRun';
@@ -24,7 +26,7 @@ import { EmergencyNumber } from './emergencyNumber';
 import { thisPage } from './bench/pages';
 import { SetUpScreen } from './setUp';
 import { askHall, askRecord, rulesOf, sendEntry } from './bench/sending';
-import { heldBecause, knownHere, type SetUp, type StationPerson } from './station';
+import type { SetUp, StationPerson } from './station';
 import { takeUp } from './bench/takeUp';
 
 interface Props {
@@ -70,8 +72,12 @@ export function TestStation({
   const [checkAgain, setCheckAgain] = useState(false);
   const [asking, setAsking] = useState(false);
   const [number, setNumber] = useState(emergencyNumber);
-  const knownOf = (person: StationPerson) =>
-    knownHere({ ...person, record: records.get(person.id) ?? person.record }, noted, day);
+  const rules = useRules();
+  const startOf = (person: StationPerson, record = records.get(person.id) ?? person.record, on = day): MayStart => {
+    const answer = mayStart({ id: person.id, record }, protocol, on, noted, rules);
+    if (!answer) throw new RangeError(`TestStation: nothing is noted of ${person.id}`);
+    return answer;
+  };
 
   const choose = useCallback(
     (person: StationPerson | null) => {
@@ -139,22 +145,22 @@ export function TestStation({
   };
 
   /** What other devices noted, and the day there; what this page knows where nobody answers. */
-  const latest = async (person: StationPerson): Promise<{ known: Known; on: IsoDate }> => {
+  const latest = async (person: StationPerson): Promise<MayStart & { readonly on: IsoDate }> => {
     const said = await askRecord(person.id);
     const theirs = said?.registerId === thisRegister() ? said : null;
     if (theirs) setRecords((now) => new Map(now).set(person.id, theirs.record));
     const on = newDay(theirs?.today ?? null);
     const record = theirs?.record ?? records.get(person.id) ?? person.record;
-    return { known: knownHere({ ...person, record }, noted, on), on };
+    return { ...startOf(person, record, on), on };
   };
 
   const start = async ({ person, conditions }: SetUp) => {
     if (asking) return;
     setAsking(true);
-    const { known, on } = await latest(person);
+    const { may, on } = await latest(person);
     setAsking(false);
     // What came to light is drawn with the next paint: held, or the check of a new day.
-    if (heldBecause(known, protocol) || known.dayCheck === null) return;
+    if (!may) return;
     const kept: KeptAttempt = {
       clientKey: newClientKey(),
       page: thisPage,
@@ -182,11 +188,12 @@ export function TestStation({
     case 'looking':
       return <p className="py-10">Looking for a test that was cut off …</p>;
     case 'choose':
-      return <ChoosePerson people={people} known={knownOf} protocol={protocol} sitting={sitting} choose={choose} />;
+      return (
+        <ChoosePerson people={people} holds={(person) => startOf(person).held} sitting={sitting} choose={choose} />
+      );
     case 'set-up': {
       const { person } = phase;
-      const known = knownOf(person);
-      const held = heldBecause(known, protocol);
+      const { known, held } = startOf(person);
       if ((!held && known.dayCheck === null) || checkAgain)
         return (
           <DayCheck

@@ -5,7 +5,9 @@ import { readTrial, ruledBy } from '../../core/measure/readTrial';
 import type { AttemptEvent } from '../../core/shapes/attempt';
 import type { RegisterLine } from '../../core/view/registerLine';
 import { entryLine } from '../entryWords';
+import type { RuleBook } from '../../core/shapes/rules';
 import { fetchLines } from '../frame/askRegister';
+import { useRules } from '../frame/rules';
 import { thisRegister } from '../frame/thisRegister';
 import {
   forgetAttempt,
@@ -38,14 +40,15 @@ interface Item {
 
 /** All that this browser still keeps, one by one: try again, put right whom it is about, or write down and discard. */
 export function WaitingScreen() {
+  const rules = useRules();
   const [items, setItems] = useState<readonly Item[] | null>(null);
   const look = useCallback(
     () =>
-      readItems().then(setItems, (error: unknown) => {
+      readItems(rules).then(setItems, (error: unknown) => {
         console.error('What this browser keeps cannot be read:', error);
         setItems([]);
       }),
-    [],
+    [rules],
   );
   useEffect(() => {
     void look();
@@ -182,11 +185,11 @@ function Choose({ chosen }: { chosen: (person: { id: string; name: string }) => 
   );
 }
 
-async function readItems(): Promise<Item[]> {
+async function readItems(rules: RuleBook): Promise<Item[]> {
   const attempts = await Promise.all(
     (await waitingToSend()).map(async (kept) => attemptItem(kept, await keptEvents(kept.clientKey))),
   );
-  const entries = (await keptEntries()).filter((e) => !e.open).map(entryItem);
+  const entries = (await keptEntries()).filter((e) => !e.open).map((e) => entryItem(e, rules));
   return [...attempts, ...entries];
 }
 
@@ -227,12 +230,12 @@ function attemptWords({ test, protocolVersion }: KeptAttempt, events: readonly A
   return `${protocol.title}: ${newestWords({ test, value: seen, handsUsed: trial.handsUsed })}${end}`;
 }
 
-function entryItem(kept: KeptEntry): Item {
+function entryItem(kept: KeptEntry, rules: RuleBook): Item {
   const { key, personName, on, content, refused, register } = kept;
   return {
     key,
     personName,
-    what: entryLine(content),
+    what: entryLine(content, rules),
     on,
     refused,
     register,

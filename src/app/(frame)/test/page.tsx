@@ -1,3 +1,5 @@
+import { RulesProvider } from '../../../screens/frame/rules';
+import { readRules } from '../../../use-cases/rules';
 import type { Metadata } from 'next';
 import { saveNumber } from '../actions';
 import { TestStation } from '../../../screens/test/testStation';
@@ -16,14 +18,16 @@ export default async function TestPage({ searchParams }: { searchParams: Promise
   const { emergencyNumber } = await readPlace(desk);
   const { person = null } = await searchParams;
   return (
-    <TestStation
-      {...await listStation(desk, protocol, person)}
-      protocol={protocol}
-      today={today()}
-      pretended={pretendedToday() ?? null}
-      emergencyNumber={emergencyNumber}
-      saveNumber={saveNumber}
-      firstPersonId={person}
-    />
+    <RulesProvider rules={await readRules(await theDesk())}>
+      <TestStation
+        {...await listStation(desk, protocol, person)}
+        protocol={protocol}
+        today={today()}
+        pretended={pretendedToday() ?? null}
+        emergencyNumber={emergencyNumber}
+        saveNumber={saveNumber}
+        firstPersonId={person}
+      />
+    </RulesProvider>
   );
 }

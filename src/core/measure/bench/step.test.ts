@@ -52,7 +52,7 @@ class Played {
     for (const { key } of lanes) this.input({ kind: 'wake', lane: key });
   }
   input(input: Loose): void {
-    const { bench, effects } = step(this.bench, { ...input, tMs: this.tMs, wallMs: this.wallMs } as Input);
+    const { bench, effects } = step(this.bench, { ...input, tMs: this.tMs, wallMs: this.wallMs });
     this.bench = bench;
     for (const effect of effects) this.run(effect);
   }

@@ -4,17 +4,17 @@ import { painLimiters } from '../../../core/intake/pains';
 import { shortLengthWords } from '../../../core/math/units';
 import type { Limiter } from '../../../core/shapes/facts';
 import type { UnitSystem } from '../../../core/shapes/person';
-import { limiterRows } from '../../../catalogue/limiters/limiters';
 import { protocols } from '../../../catalogue/protocols';
 import { cautions } from '../../../catalogue/cautions/cautions';
 import type { PersonForm } from '../../../schemas/person';
+import { useRules } from '../../frame/rules';
 import { StateMark } from '../../drawing/stateMark';
 
 /** What the answers so far close and change, said at once. */
 export function Follows({ form, units }: { form: PersonForm; units: UnitSystem }) {
   const pains = form.pains.map((p) => ({ ...p, reckoned: p.level, askedOn: '', stale: false, answers: [] }));
   const limiters = [...painLimiters(pains.filter((p) => p.level > 0)), ...form.limiters] as Limiter[];
-  const rows = limitersInForce(limiterRows, limiters).map(({ row }) => row);
+  const rows = limitersInForce(useRules().levels.limiters, limiters).map(({ row }) => row);
   const says = [...new Set(rows.map((row) => row.says))];
   const closed = protocols.filter((p) => rows.some((row) => row.closesTests.includes(p.id)));
   const quiet = form.pains.filter(

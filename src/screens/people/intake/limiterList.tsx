@@ -1,8 +1,8 @@
 'use client';
 import type { LimiterKind } from '../../../core/shapes/facts';
-import { limiterRows } from '../../../catalogue/limiters/limiters';
 import type { PersonForm } from '../../../schemas/person';
 import { limiterWords } from '../../words';
+import { useRules } from '../../frame/rules';
 import { Tick } from './fields';
 
 export type FormLimiter = PersonForm['limiters'][number];
@@ -14,12 +14,13 @@ interface Props {
   readonly today: string;
 }
 
-const needsRelease = new Set(limiterRows.filter((row) => row.untilLifted).map((row) => row.kind));
 const replaced: readonly LimiterKind[] = ['knee-replaced', 'hip-replaced'];
 const box = 'h-11 rounded-md border-2 border-ink bg-board px-2';
 
 /** Lasting conditions, each with what has to be known of it. */
 export function LimiterList({ kinds, limiters, change, today }: Props) {
+  const rows = useRules().levels.limiters;
+  const needsRelease = new Set(rows.filter((row) => row.untilLifted).map((row) => row.kind));
   const put = (old: FormLimiter, next: FormLimiter) => change(limiters.map((l) => (l === old ? next : l)));
   return (
     <ul className="grid gap-x-8 md:grid-cols-2">

@@ -37,6 +37,9 @@ export interface World {
   readonly callAt: (ms: number, call: () => void) => () => void;
 }
 
+/** What a screen draws of a lane. */
+export type LaneShown = Pick<Lane, 'trial' | 'keeping' | 'lost' | 'goMs'>;
+
 /** So often the page says that it is there. */
 const beatEveryMs = 250;
 
@@ -49,6 +52,7 @@ export class Runner {
   private readonly kept = new Map<string, KeptAttempt>();
   private readonly queues = new Map<string, Promise<void>>();
   private readonly listeners = new Set<() => void>();
+  private readonly shownLanes = new Map<string, LaneShown>();
   private stopBeat: () => void = () => undefined;
 
   private readonly world: World;
@@ -73,8 +77,14 @@ export class Runner {
   /** The attempt is looked at no more; what is on its way into the store or to the server still arrives. */
   remove(key: string): void {
     this.bench = { ...this.bench, lanes: this.bench.lanes.filter((l) => l.key !== key) };
+    this.shownLanes.delete(key);
     this.world.sound.silence(key);
     if (this.bench.lanes.length === 0) this.stopBeat();
+  }
+
+  /** What is drawn of a lane: the same object until something of it changes. */
+  look(key: string): LaneShown | undefined {
+    return this.shownLanes.get(key);
   }
 
   lane(key: string): Lane | undefined {
@@ -108,11 +118,19 @@ export class Runner {
   }
 
   private input(input: Input): void {
-    const before = this.bench;
-    const { bench, effects } = step(before, input);
+    const { bench, effects } = step(this.bench, input);
     this.bench = bench;
+    const changed = bench.lanes.map((lane) => this.draw(lane)).includes(true);
     for (const effect of effects) this.run(effect);
-    if (bench !== before) for (const listener of this.listeners) listener();
+    if (changed) for (const listener of this.listeners) listener();
+  }
+
+  /** True where what is drawn of it changed: its beats are no change. */
+  private draw({ key, trial, keeping, lost, goMs }: Lane): boolean {
+    const last = this.shownLanes.get(key);
+    const same = last?.trial === trial && last.keeping === keeping && last.lost === lost && last.goMs === goMs;
+    if (!same) this.shownLanes.set(key, { trial, keeping, lost, goMs });
+    return !same;
   }
 
   private run(effect: Effect): void {
@@ -131,8 +149,7 @@ export class Runner {
         return;
       case 'send':
         // What was kept before must be in the store by then; nothing waits for the answer.
-        void this.queues.get(key)?.finally(() => this.send(effect));
-        if (!this.queues.has(key)) void this.send(effect);
+        void (this.queues.get(key) ?? Promise.resolve()).then(() => this.send(effect));
         return;
       default:
         this.inLine(key, () => this.keep(effect));

@@ -1,16 +1,14 @@
 'use client';
-import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
-import { laneOf, type Act, type Lane } from '../../../core/measure/bench/bench';
+import { useCallback, useEffect, useState, useSyncExternalStore } from 'react';
+import { laneOf, type Act } from '../../../core/measure/bench/bench';
 import type { AttemptEvent, EventBy } from '../../../core/shapes/attempt';
 import type { Protocol } from '../../../core/shapes/protocol';
 import { theBench } from './browser';
 import { runHere } from './pages';
+import type { LaneShown } from './runner';
 import type { KeptAttempt } from './store';
 
 export type Press = (act: Act, by: EventBy, atMs?: number) => void;
-
-/** What a screen draws of a lane; the same object until something of it changes. */
-export type LaneShown = Pick<Lane, 'trial' | 'keeping' | 'lost' | 'goMs'>;
 
 /**
  * One attempt on the bench of this page, for as long as it is shown: as it stands, and what to do to it. What it was
@@ -33,15 +31,7 @@ export function useLane(
     };
   }, [came, key]);
   const [asItCame] = useState<LaneShown>(() => laneOf(key, protocol, earlier, { ...kept, goMs: null }, 0));
-  const look = useMemo(() => {
-    let last = asItCame;
-    return () => {
-      const { trial, keeping, lost, goMs } = theBench().lane(key) ?? last;
-      if (trial !== last.trial || keeping !== last.keeping || lost !== last.lost || goMs !== last.goMs)
-        last = { trial, keeping, lost, goMs };
-      return last;
-    };
-  }, [asItCame, key]);
+  const look = useCallback(() => theBench().look(key) ?? asItCame, [asItCame, key]);
   const lane = useSyncExternalStore(subscribe, look, () => asItCame);
   const press: Press = useCallback((act, by, atMs) => theBench().press(key, act, by, atMs), [key]);
   return { lane, press };

@@ -1,3 +1,5 @@
+import { RulesProvider } from '../../../../../screens/frame/rules';
+import { readRules } from '../../../../../use-cases/rules';
 import { notFound } from 'next/navigation';
 import { IntakeForm } from '../../../../../screens/people/intake/intakeForm';
 import { readIntake } from '../../../../../use-cases/readRecords';
@@ -19,16 +21,18 @@ export async function generateMetadata(context: PersonParams) {
 export default async function IntakePage(context: PersonParams & { searchParams: Promise<{ look?: string }> }) {
   const { person, intake, pains, falls, units } = await theIntake(context);
   return (
-    <IntakeForm
-      today={today()}
-      units={units}
-      start={toPersonForm(person, intake, pains)}
-      asked={pains.map(({ joint, side, askedOn, stale }) => ({ joint, side, on: askedOn, stale }))}
-      notedFalls={falls}
-      save={savePerson.bind(null, person.id)}
-      isNew={false}
-      backTo={`/people/${person.id}`}
-      unreadable={(await context.searchParams).look === 'again'}
-    />
+    <RulesProvider rules={await readRules(await theDesk())}>
+      <IntakeForm
+        today={today()}
+        units={units}
+        start={toPersonForm(person, intake, pains)}
+        asked={pains.map(({ joint, side, askedOn, stale }) => ({ joint, side, on: askedOn, stale }))}
+        notedFalls={falls}
+        save={savePerson.bind(null, person.id)}
+        isNew={false}
+        backTo={`/people/${person.id}`}
+        unreadable={(await context.searchParams).look === 'again'}
+      />
+    </RulesProvider>
   );
 }

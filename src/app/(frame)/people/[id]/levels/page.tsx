@@ -1,3 +1,5 @@
+import { theDesk } from '../../../../../use-cases/desk';
+import { readRules } from '../../../../../use-cases/rules';
 import { LevelScreen } from '../../../../../screens/levels/levelPage';
 import { saveConfirmedLevel } from '../../actions';
 import { thePerson, type PersonParams } from '../person';
@@ -8,5 +10,6 @@ export async function generateMetadata(context: PersonParams) {
 
 export default async function LevelPage(context: PersonParams) {
   const view = await thePerson(context);
-  return <LevelScreen view={view} confirm={saveConfirmedLevel.bind(null, view.person.id)} />;
+  const rules = await readRules(await theDesk());
+  return <LevelScreen view={view} rules={rules.levels} confirm={saveConfirmedLevel.bind(null, view.person.id)} />;
 }

@@ -1,3 +1,5 @@
+import { RulesProvider } from '../../../../../screens/frame/rules';
+import { readRules } from '../../../../../use-cases/rules';
 import { PersonHead } from '../../../../../screens/people/personHead';
 import { ReadinessScreen } from '../../../../../screens/people/readiness';
 import { readRecord } from '../../../../../use-cases/readRecords';
@@ -16,12 +18,14 @@ export default async function ReadinessPage(context: PersonParams) {
   return (
     <>
       <PersonHead {...view} here="intake" />
-      <ReadinessScreen
-        personId={id}
-        today={today()}
-        record={await readRecord(await theDesk(), id)}
-        note={noteOfPerson.bind(null, id)}
-      />
+      <RulesProvider rules={await readRules(await theDesk())}>
+        <ReadinessScreen
+          personId={id}
+          today={today()}
+          record={await readRecord(await theDesk(), id)}
+          note={noteOfPerson.bind(null, id)}
+        />
+      </RulesProvider>
     </>
   );
 }

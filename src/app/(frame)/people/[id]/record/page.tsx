@@ -5,6 +5,7 @@ import { daysNoted, readKnown } from '../../../../../use-cases/readRecords';
 import { today } from '../../../../../use-cases/today';
 import { ButtonLink } from '../../../../../screens/touch/button';
 import { thePerson, type PersonParams } from '../person';
+import { readRules } from '../../../../../use-cases/rules';
 import { theDesk } from '../../../../../use-cases/desk';
 
 export async function generateMetadata(context: PersonParams) {
@@ -26,6 +27,7 @@ export default async function RecordPage(context: PersonParams & { searchParams:
         days={await daysNoted(desk, view)}
         known={await readKnown(desk, id, day)}
         units={view.units}
+        rules={await readRules(desk)}
       />
       <div className="mt-5">
         <ButtonLink look="plain" href={`/people/${id}/leave`}>

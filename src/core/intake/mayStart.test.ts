@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { limiterRows } from '../../catalogue/limiters/limiters';
 import { protocolById, protocols } from '../../catalogue/protocols';
 import type { Limiter } from '../shapes/facts';
-import { heldByLimiters, heldByReadiness } from './testsOpen';
+import { heldByLimiters, heldByReadiness } from './mayStart';
 
 const named = (id: string) => {
   const found = protocolById(id);

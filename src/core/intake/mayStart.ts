@@ -1,0 +1,98 @@
+import type { IsoDate, Readiness } from '../shapes/facts';
+import type { Entry, PersonRecord } from '../shapes/intake';
+import type { LimiterRow } from '../shapes/ladder';
+import type { Cupboard } from '../shapes/person';
+import type { Protocol } from '../shapes/protocol';
+import { missingFor } from './cupboard';
+import { limitersInForce } from './inForce';
+import type { RuleBook } from '../shapes/rules';
+import { knownOn, type Known } from './known';
+
+/** Why somebody may not start, and what to do. */
+export interface Held {
+  readonly what: string;
+  readonly nextStep: string;
+}
+
+export interface MayStart {
+  /** `false` while something holds them back, or nobody checked them today. */
+  readonly may: boolean;
+  readonly held: Held | null;
+  /** What is known of them by then. */
+  readonly known: Known;
+}
+
+/**
+ * Whether a test of somebody may begin: the one answer for tiles, station, room check and the turn of the day. What the
+ * hall lacks is no reason here: whoever stands at the chair sees better what there is than the list of the cupboard.
+ * @param noted what was noted here and may not be in the record yet
+ * @returns undefined where nothing was ever noted of them
+ */
+export function mayStart(
+  person: { readonly id: string; readonly record: PersonRecord },
+  protocol: Protocol,
+  day: IsoDate,
+  noted: readonly Entry[],
+  rules: RuleBook,
+): MayStart | undefined {
+  const arrived = new Set(person.record.entries.map((e) => e.id));
+  const fresh = noted.filter((e) => e.personId === person.id && !arrived.has(e.id));
+  const known = knownOn({ ...person.record, entries: [...person.record.entries, ...fresh] }, day, rules.readiness);
+  if (!known) return undefined;
+  const held = heldBack(known, protocol, rules.levels.limiters);
+  return { may: held === null && known.dayCheck !== null, held, known };
+}
+
+function heldBack(known: Known, protocol: Protocol, rows: readonly LimiterRow[]): Held | null {
+  const { outcome, asked, reasons } = known.readiness;
+  if (heldByReadiness(outcome, protocol).length > 0) {
+    const first = reasons[0];
+    const toAsk = outcome === 'ask-first' && asked !== 'current';
+    const word = outcome === 'not-today' ? 'Not today' : toAsk ? 'Questions to put' : 'Ask first';
+    return { what: first ? `${word}: ${first.text}` : word, nextStep: first?.nextStep ?? '' };
+  }
+  const limiters = heldByLimiters(known, protocol, rows);
+  if (limiters.length === 0) return null;
+  return {
+    what: `Not this test: ${limiters.join(', ')}`,
+    nextStep: 'Take another test, or put the intake right if this is no longer so.',
+  };
+}
+
+export interface TestOpen {
+  readonly protocol: Protocol;
+  /** Why it is not for this person today, or not in this hall; empty where it may start. */
+  readonly closedBy: readonly string[];
+}
+
+/** Every test with what closes it today: readiness, a limiter, or what the hall lacks. */
+export function testsOpen(
+  protocols: readonly Protocol[],
+  known: Known,
+  rows: readonly LimiterRow[],
+  cupboard: Cupboard,
+): TestOpen[] {
+  return protocols.map((protocol) => {
+    const held = heldByReadiness(known.readiness.outcome, protocol);
+    const notHere = missingFor(protocol, cupboard).map((thing) => `not in this hall: ${thing}`);
+    return { protocol, closedBy: [...held, ...heldByLimiters(known, protocol, rows), ...notHere] };
+  });
+}
+
+/** The limiters that close a test to this person, each once; one not asked about yet counts as there. */
+export function heldByLimiters(
+  known: Pick<Known, 'limiters'>,
+  protocol: Protocol,
+  rows: readonly LimiterRow[],
+): string[] {
+  const closing = limitersInForce(rows, known.limiters)
+    .filter(({ row }) => row.closesTests.includes(protocol.id))
+    .map(({ row, limiter }) => (limiter.unasked ? `${row.title}: not asked yet` : row.title));
+  return [...new Set(closing)];
+}
+
+/** *Not today* closes every test; *ask first* leaves seated arm work. */
+export function heldByReadiness(outcome: Readiness, protocol: Protocol): string[] {
+  if (outcome === 'not-today') return ['not today'];
+  return outcome === 'ask-first' && !protocol.seatedArms ? ['a question is open: ask first'] : [];
+}
