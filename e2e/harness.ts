@@ -148,9 +148,54 @@ export interface Watched {
   readonly faults: readonly string[];
 }
 
-/** A page that writes down everything that must never happen. */
-export async function watchedPage(browser: Browser, url: string): Promise<Watched> {
+/** So much faster than the clock on the wall a browser runs, where nobody listens to its tones or reloads it. */
+export const fast = 10;
+/** The moment from which on all fast pages of this run count, so that their wall clocks agree, also after a reload. */
+const epoch = Date.now();
+
+/** Makes the clock of a page run faster, before anything on it runs: now, Date, timers, frames and the stamps of events. */
+async function speedUp(page: Page, times: number): Promise<void> {
+  await page.evaluateOnNewDocument(
+    (times, epoch) => {
+      const RealDate = Date;
+      const now = performance.now.bind(performance);
+      const stamp = Object.getOwnPropertyDescriptor(Event.prototype, 'timeStamp');
+      const later = window.setTimeout.bind(window);
+      const again = window.setInterval.bind(window);
+      const frame = window.requestAnimationFrame.bind(window);
+      const wall = (ms: number) => epoch + (ms - epoch) * times;
+      const origin = wall(performance.timeOrigin);
+      Object.defineProperty(performance, 'now', { value: () => now() * times });
+      Object.defineProperty(performance, 'timeOrigin', { value: origin });
+      Object.defineProperty(Event.prototype, 'timeStamp', {
+        get(this: Event): number {
+          return Number(stamp?.get?.call(this) ?? 0) * times;
+        },
+      });
+      window.Date = new Proxy(RealDate, {
+        construct: (target, args: unknown[]) =>
+          Reflect.construct(target, args.length === 0 ? [wall(RealDate.now())] : args) as object,
+        get: (target, name) => (name === 'now' ? () => wall(RealDate.now()) : (Reflect.get(target, name) as unknown)),
+      });
+      const quick = (ms: unknown) => Number(ms ?? 0) / times;
+      Object.assign(window, {
+        setTimeout: (call: TimerHandler, ms?: number, ...args: unknown[]) => later(call, quick(ms), ...args),
+        setInterval: (call: TimerHandler, ms?: number, ...args: unknown[]) => again(call, quick(ms), ...args),
+        requestAnimationFrame: (call: FrameRequestCallback) => frame((ms) => call(ms * times)),
+      });
+    },
+    times,
+    epoch,
+  );
+}
+
+/**
+ * A page that writes down everything that must never happen.
+ * @param times how much faster its clock runs than the one on the wall
+ */
+export async function watchedPage(browser: Browser, url: string, times = fast): Promise<Watched> {
   const page = await browser.newPage();
+  if (times !== 1) await speedUp(page, times);
   const faults: string[] = [];
   page.on('request', (request) => {
     const to = request.url();
@@ -214,9 +259,22 @@ export async function toTheLane(page: Page): Promise<void> {
 /** The number of the hall, without which nobody is tested, straight into the file. */
 export function giveNumber(file: string): void {
   const db = new SQLite(file);
-  const nothing = { chairs: [], pads: [], bars: 0, straps: 0, wedges: 0, bands: 0, mats: 0, weightsKg: [] };
+  const nothing = {
+    chairs: [],
+    pads: [],
+    boxes: [],
+    bars: 0,
+    railPlaces: 0,
+    tables: 0,
+    wallM: null,
+    straps: 0,
+    wedges: 0,
+    bands: 0,
+    mats: 0,
+    weightsKg: [],
+  };
   const cupboard = {
-    ...{ ...nothing, raisedSurface: false, box: false, walkwayM: null },
+    ...{ ...nothing, raisedSurface: false, walkwayM: null },
     chairs: [43, 46].map((heightCm) => ({ heightCm, arms: false, stable: true, count: 1 })),
     pads: [3, 5].map((thickCm) => ({ thickCm, count: 1 })),
     ...{ bars: 1, weightsKg: [1, 2], floors: [{ where: 'hall', slides: true }], things: ['tape', 'wall'] },

@@ -31,7 +31,6 @@ const house: Record<string, { rooms: string[]; packages: string[] }> = {
       'yup',
       'comlink',
       '@tanstack/react-table',
-      'react-hotkeys-hook',
       'recharts',
     ],
   },

@@ -52,7 +52,7 @@ async function oldRegister(file: string): Promise<void> {
     raisedSurface: true,
     rail: true,
     mat: false,
-    box: false,
+    box: true,
   };
   raw
     .prepare('INSERT INTO place VALUES (1, ?)')
@@ -105,7 +105,10 @@ test('a register of the first version opens with everything it knew, and is migr
       ],
       bars: 1,
       floors: [{ where: 'hall', slides: true }],
+      boxes: [{ heightCm: null, count: 1 }],
+      ...{ railPlaces: 0, tables: 0, wallM: null },
     });
+    expect((await findPlace(db))?.cupboard).not.toHaveProperty('box');
     await db.destroy();
   }
   rmSync(folder, { recursive: true });

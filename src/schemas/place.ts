@@ -25,13 +25,21 @@ export const placeForm = exactly({
       12,
     ).required(),
     bars: count(),
+    railPlaces: count(),
     straps: count(),
     wedges: count(),
     bands: count(),
     mats: count(),
+    tables: count(),
     weightsKg: listOf(numberIn(0.1, 50, 'kg').required(), 30).required(),
     raisedSurface: yesNo().required(),
-    box: yesNo().required(),
+    boxes: listOf(
+      exactly({
+        heightCm: wholeIn(5, 80, 'cm').nullable().defined('Write the height of its top, or leave it empty.'),
+        count: count(),
+      }),
+      12,
+    ).required(),
     floors: listOf(
       exactly({
         where: string().trim().min(2, 'Write which floor.').max(40).required('Write which floor.'),
@@ -40,6 +48,7 @@ export const placeForm = exactly({
       12,
     ).required(),
     walkwayM: numberIn(1, 100, 'm').nullable().defined(),
+    wallM: numberIn(1, 200, 'm').nullable().defined(),
     things: listOf(oneOf(things).required(), things.length).required(),
   }).required(),
 });
@@ -57,10 +66,11 @@ export const groupForm = exactly({
 
 export type GroupForm = InferType<typeof groupForm>;
 
-/** What tells chairs, pads and floors of a cupboard apart. */
+/** What tells chairs, boxes, pads and floors of a cupboard apart. */
 export function cupboardItem(item: Readonly<Record<string, unknown>>): string | null {
   const { heightCm, arms, thickCm, where } = item;
-  if (typeof heightCm === 'number') return `chair ${heightCm}${arms === true ? ' with arms' : ''}`;
+  if (typeof arms === 'boolean') return `chair ${String(heightCm)}${arms ? ' with arms' : ''}`;
+  if (heightCm !== undefined) return heightCm === null ? 'box of unknown height' : `box ${String(heightCm)}`;
   if (typeof thickCm === 'number') return `pad ${thickCm}`;
   return typeof where === 'string' ? `floor ${where}` : null;
 }

@@ -157,7 +157,9 @@ export const kitFields = () =>
     weightsKg: listOf(numberIn(0.1, 50, 'kg'), 50),
     rail: yesNo(),
     mat: yesNo(),
+    /** Of earlier senders: one box to lift, its height not known. */
     box: yesNo(),
+    boxes: listOf(exactly({ heightCm: wholeIn(5, 80, 'cm').nullable(), count: wholeIn(0, 200) }), 12),
   });
 
 const rungNumber = () => wholeIn(1, 9).required('is needed');

@@ -254,6 +254,10 @@ function toKit(kit: LevelsRequest['kit']): Kit {
     raisedSurface: kit?.raisedSurface ?? false,
     rail: kit?.rail ?? true,
     mat: kit?.mat ?? true,
-    box: kit?.box ?? true,
+    boxesCm: kit?.boxes
+      ? kit.boxes.flatMap((b) => Array.from({ length: b.count ?? 1 }, () => b.heightCm ?? null))
+      : (kit?.box ?? true)
+        ? [null]
+        : [],
   };
 }

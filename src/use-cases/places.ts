@@ -24,6 +24,7 @@ export const usualPlace: Place = {
       { thickCm: 5, count: 1 },
     ],
     bars: 1,
+    railPlaces: 2,
     weightsKg: [1, 2],
     floors: [{ where: 'hall', slides: true }],
     things: ['tape', 'wall'],

@@ -7,15 +7,18 @@ export const emptyCupboard: Cupboard = {
   chairs: [],
   pads: [],
   bars: 0,
+  railPlaces: 0,
   straps: 0,
   wedges: 0,
   bands: 0,
   mats: 0,
+  tables: 0,
   weightsKg: [],
   raisedSurface: false,
-  box: false,
+  boxes: [],
   floors: [],
   walkwayM: null,
+  wallM: null,
   things: [],
 };
 
@@ -28,7 +31,7 @@ export function toKit(cupboard: Cupboard): Kit {
     raisedSurface: cupboard.raisedSurface,
     rail: cupboard.bars > 0 || cupboard.straps > 0,
     mat: cupboard.mats > 0,
-    box: cupboard.box,
+    boxesCm: cupboard.boxes.flatMap(({ heightCm, count }) => Array.from({ length: count }, () => heightCm)),
   };
 }
 

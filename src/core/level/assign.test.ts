@@ -25,7 +25,7 @@ const kit = {
   raisedSurface: true,
   rail: true,
   mat: true,
-  box: true,
+  boxesCm: [null],
 };
 const done = (test: string, value: number, more: Partial<TestResult> = {}): TestResult => ({
   test,

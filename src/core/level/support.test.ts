@@ -38,7 +38,7 @@ const facts = (stage: number | null, legS: number | null, more: Partial<Facts> =
   sessionsLogged: 5,
   shown: [],
   lastConfirmed: [],
-  kit: { chairs: [], padsCm: [], weightsKg: [], raisedSurface: false, rail: true, mat: true, box: true },
+  kit: { chairs: [], padsCm: [], weightsKg: [], raisedSurface: false, rail: true, mat: true, boxesCm: [null] },
   style: 'hips-back',
   impactCleared: false,
   ...more,

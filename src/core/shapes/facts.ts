@@ -96,7 +96,8 @@ export interface Kit {
   readonly raisedSurface: boolean;
   readonly rail: boolean;
   readonly mat: boolean;
-  readonly box: boolean;
+  /** Heights of the tops of firm boxes, one each; `null` where it was not measured. */
+  readonly boxesCm: readonly (number | null)[];
 }
 
 export interface Body {

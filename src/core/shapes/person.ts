@@ -22,21 +22,35 @@ export interface CupboardChair {
 export const things = ['tape', 'wall', 'filament', 'cuff'] as const;
 export type Thing = (typeof things)[number];
 
+/** A firm box, to lift and to touch as a target. */
+export interface CupboardBox {
+  /** Of its top; `null` where nobody has measured it. */
+  readonly heightCm: number | null;
+  readonly count: number;
+}
+
 /** What there is to sit on, hold, lift and lie on. Heights and thicknesses are whole centimetres. */
 export interface Cupboard {
   readonly chairs: readonly CupboardChair[];
   readonly pads: readonly { readonly thickCm: number; readonly count: number }[];
   readonly bars: number;
+  /** How many people stand at rails and bars at once. */
+  readonly railPlaces: number;
   readonly straps: number;
+  /** Firm, for under both heels. */
   readonly wedges: number;
   readonly bands: number;
   readonly mats: number;
+  /** Too heavy to tip or slide, so that it can be held. */
+  readonly tables: number;
   readonly weightsKg: readonly number[];
   readonly raisedSurface: boolean;
-  readonly box: boolean;
+  readonly boxes: readonly CupboardBox[];
   readonly floors: readonly { readonly where: string; readonly slides: boolean }[];
   /** Free straight floor to walk on. */
   readonly walkwayM: number | null;
+  /** Free wall, to put chairs against. */
+  readonly wallM: number | null;
   readonly things: readonly Thing[];
 }
 

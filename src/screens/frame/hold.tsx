@@ -22,6 +22,7 @@ import { fetchLines } from './askRegister';
 import { holdEverything, onHold } from './holding';
 import { useKeys } from './keys';
 import { thisRegister } from './thisRegister';
+import { TextArea, TextBox } from '../touch/field';
 
 type Sheet = Extract<EntryContent, { kind: 'incident' }>;
 
@@ -261,12 +262,12 @@ function IncidentSheet({ kept, emergencyNumber, change, close }: SheetProps) {
           </div>
           <label className="block font-semibold">
             In a few words
-            <textarea
+            <TextArea
+              className="mt-1 block w-full"
               value={sheet.note}
               rows={2}
               maxLength={1000}
               onChange={(event) => put({ note: event.target.value })}
-              className="mt-1 block w-full rounded-md border-2 border-ink bg-board p-3"
             />
           </label>
         </div>
@@ -346,11 +347,10 @@ function Who({ kept, who }: { kept: KeptEntry; who: (id: string, name: string) =
     <div>
       <label className="block font-semibold">
         Who is it about? It can be said later too.
-        <input
+        <TextBox
+          className="mt-1 block w-80 max-w-full"
           value={typed}
-          autoComplete="off"
           onChange={(event) => setTyped(event.target.value)}
-          className="mt-1 block h-12 w-80 max-w-full rounded-md border-2 border-ink bg-board px-3"
         />
       </label>
       <div className="mt-1 flex flex-wrap gap-2">

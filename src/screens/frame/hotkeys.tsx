@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { Button, Key } from '../touch/button';
 import { useKeys } from './keys';
 import { isCommand, lettersAreOn, switchLetters, useLettersOn } from './singleLetters';
+import { TickBox } from '../touch/field';
 
 const everywhere = [
   ['/', 'find a person'],
@@ -50,12 +51,7 @@ export function Hotkeys() {
             <Keys title="In a running test" keys={lane} />
           </div>
           <label className="mt-5 flex min-h-11 items-center gap-3">
-            <input
-              type="checkbox"
-              className="size-6 accent-ink"
-              checked={lettersOn}
-              onChange={(event) => switchLetters(event.target.checked)}
-            />
+            <TickBox checked={lettersOn} onChange={(event) => switchLetters(event.target.checked)} />
             single letters press buttons
           </label>
           <Button className="mt-3" onClick={() => setLegend(null)} autoFocus>

@@ -14,6 +14,7 @@ import { Clashes } from '../touch/clashes';
 import { typedNumber } from '../touch/typed';
 import { useOneAtATime } from '../touch/useOneAtATime';
 import { SeatRow } from './seatRow';
+import { Choice, TextBox, TextField, TickBox } from '../touch/field';
 
 interface Props {
   readonly place: Place;
@@ -26,13 +27,14 @@ type SavePlaceAnswer =
   | { kind: 'rejected'; errors: readonly FieldError[] }
   | { kind: 'changed'; theirs: Place; merged: Place; clashes: readonly Clash[] };
 
-const box = 'num h-11 rounded-md border-2 border-ink bg-board px-2 aria-invalid:border-stop';
 const counted = [
   ['bars', 'rails and bars'],
+  ['railPlaces', 'places at the rail'],
   ['straps', 'strap pairs'],
-  ['wedges', 'heel wedges'],
+  ['wedges', 'firm heel wedges'],
   ['bands', 'loop bands'],
   ['mats', 'mats'],
+  ['tables', 'heavy tables'],
 ] as const;
 
 /** What there is to sit on, hold and lift; beside it at once which seats and which tests come of it. */
@@ -101,18 +103,15 @@ export function CupboardScreen({ place, save }: Props) {
     }
   });
   const text = (id: 'name' | 'town' | 'emergencyNumber', label: string, wide: string) => (
-    <label className="font-semibold">
-      {label}
-      <input
-        id={id}
-        value={hall[id]}
-        autoComplete="off"
-        aria-invalid={faultAt(`/${id}`) !== undefined}
-        onChange={(event) => setHall((h) => ({ ...h, [id]: event.target.value }))}
-        className={`mt-1 block h-11 rounded-md border-2 border-ink bg-board px-3 ${wide}`}
-      />
-      <span className="block text-sm text-stop">{faultAt(`/${id}`)}</span>
-    </label>
+    <TextField
+      size="line"
+      className={wide}
+      label={label}
+      name={id}
+      fault={faultAt(`/${id}`)}
+      value={hall[id]}
+      onChange={(event) => setHall((h) => ({ ...h, [id]: event.target.value }))}
+    />
   );
   return (
     <form
@@ -144,14 +143,15 @@ export function CupboardScreen({ place, save }: Props) {
         {text('emergencyNumber', 'Emergency number', 'w-36')}
         <label className="font-semibold">
           Units shown
-          <select
+          <Choice
+            size="line"
+            className="mt-1 block"
             value={hall.units}
             onChange={(event) => setHall((h) => ({ ...h, units: event.target.value === 'us' ? 'us' : 'metric' }))}
-            className="mt-1 block h-11 rounded-md border-2 border-ink bg-board px-2"
           >
             <option value="metric">cm and kg</option>
             <option value="us">feet, inches, pounds</option>
-          </select>
+          </Choice>
         </label>
       </div>
       <div className="mt-4">
@@ -219,6 +219,30 @@ export function CupboardScreen({ place, save }: Props) {
               </>
             )}
           />
+          <Heading>Firm boxes</Heading>
+          <Rows
+            list={cupboard.boxes}
+            fresh={{ heightCm: null, count: 1 }}
+            change={(boxes) => put({ boxes })}
+            add="Add a box"
+            fault={(i) => faultAt(`/cupboard/boxes/${i}`)}
+            row={(box, set, i) => (
+              <>
+                <NumberBox
+                  label={`Top of box ${i + 1}, cm`}
+                  value={box.heightCm}
+                  set={(heightCm) => set({ heightCm })}
+                  after="cm"
+                />
+                <NumberBox
+                  label={`How many of box ${i + 1}`}
+                  value={box.count}
+                  set={(count) => set({ count })}
+                  before="×"
+                />
+              </>
+            )}
+          />
           <Heading>Floors</Heading>
           <Rows
             list={cupboard.floors}
@@ -228,11 +252,12 @@ export function CupboardScreen({ place, save }: Props) {
             fault={(i) => faultAt(`/cupboard/floors/${i}`)}
             row={(floor, set, i) => (
               <>
-                <input
+                <TextBox
+                  size="line"
+                  className="w-40"
                   aria-label={`Floor ${i + 1}`}
                   value={floor.where}
                   onChange={(event) => set({ where: event.target.value })}
-                  className="h-11 w-40 rounded-md border-2 border-ink bg-board px-2"
                 />
                 <Check on={floor.slides} set={(slides) => set({ slides })}>
                   a sock slides
@@ -254,24 +279,27 @@ export function CupboardScreen({ place, save }: Props) {
               <span aria-hidden>free walkway, m</span>
               <NumberBox label="free walkway, m" value={cupboard.walkwayM} set={(walkwayM) => put({ walkwayM })} />
             </div>
+            <div className="flex min-h-12 items-center justify-between gap-2 border-b border-rule">
+              <span aria-hidden>free wall, m</span>
+              <NumberBox label="free wall, m" value={cupboard.wallM} set={(wallM) => put({ wallM })} />
+            </div>
           </div>
           <label className="mt-2 block">
             Weights, kg
-            <input
+            <TextBox
+              size="line"
+              num
+              className="mt-1 block w-full"
               id="weights"
               value={weights}
               aria-invalid={faultAt('/cupboard/weightsKg') !== undefined}
               onChange={(event) => setWeights(event.target.value)}
-              className={`mt-1 block w-full ${box}`}
             />
             <span className="text-sm font-semibold text-stop">{faultAt('/cupboard/weightsKg')}</span>
           </label>
           <div className="mt-1 grid grid-cols-2">
             <Check on={cupboard.raisedSurface} set={(raisedSurface) => put({ raisedSurface })}>
               raised surface
-            </Check>
-            <Check on={cupboard.box} set={(boxed) => put({ box: boxed })}>
-              box to lift
             </Check>
             {things.map((thing) => (
               <Check
@@ -388,7 +416,10 @@ function NumberBox<V extends number | null>({
   return (
     <span className="inline-flex items-center gap-1">
       {before}
-      <input
+      <TextBox
+        size="line"
+        num
+        className="w-16"
         aria-label={label}
         inputMode="decimal"
         value={typed}
@@ -396,7 +427,6 @@ function NumberBox<V extends number | null>({
           setTyped(event.target.value);
           set(typedNumber(event.target.value, null) as V);
         }}
-        className={`w-16 ${box}`}
       />
       {after}
     </span>
@@ -406,12 +436,7 @@ function NumberBox<V extends number | null>({
 function Check({ on, set, children }: { on: boolean; set: (on: boolean) => void; children: ReactNode }) {
   return (
     <label className="flex min-h-11 cursor-pointer items-center gap-2">
-      <input
-        type="checkbox"
-        checked={on}
-        onChange={(event) => set(event.target.checked)}
-        className="size-5 accent-ink"
-      />
+      <TickBox checked={on} onChange={(event) => set(event.target.checked)} />
       {children}
     </label>
   );

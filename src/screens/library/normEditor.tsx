@@ -10,6 +10,7 @@ import { Button } from '../touch/button';
 import { useOneAtATime } from '../touch/useOneAtATime';
 import { readerWords } from '../scores/testWords';
 import { dayWords } from '../words';
+import { TextArea, TextField } from '../touch/field';
 
 interface Props {
   readonly test: string;
@@ -26,8 +27,6 @@ interface Props {
 
 type SaveNormsAnswer =
   { kind: 'saved' } | { kind: 'rejected'; errors: readonly FieldError[] } | { kind: 'changed'; by: HallNorms };
-
-const box = 'mt-1 block w-full rounded-md border-2 border-ink bg-board px-3 py-2 aria-invalid:border-stop';
 
 /** The hall’s own figures: change a cell of the table, or drop a table of one’s own; the shipped ones are a tap away. */
 export function NormEditor({ test, table, units, changes, printed, save }: Props) {
@@ -62,17 +61,14 @@ export function NormEditor({ test, table, units, changes, printed, save }: Props
   const goBack = useOneAtATime(submit(null));
   const faultsOf = (path: string) => faults.filter((f) => f.path === path).map((f) => f.message);
   const words = (name: 'cite' | 'who' | 'why', label: string) => (
-    <label className="block font-semibold">
-      {label}
-      <input
-        value={form[name]}
-        autoComplete="off"
-        aria-invalid={faultsOf(`/${name}`).length > 0}
-        onChange={(event) => setForm((f) => ({ ...f, [name]: event.target.value }))}
-        className={`${box} h-12`}
-      />
-      <span className="text-sm text-stop">{faultsOf(`/${name}`).join(' ')}</span>
-    </label>
+    <TextField
+      className="w-full"
+      label={label}
+      name={name}
+      fault={faultsOf(`/${name}`).join(' ') || undefined}
+      value={form[name]}
+      onChange={(event) => setForm((f) => ({ ...f, [name]: event.target.value }))}
+    />
   );
   return (
     <details className="mt-4 border-t-2 border-ink">
@@ -89,13 +85,14 @@ export function NormEditor({ test, table, units, changes, printed, save }: Props
       >
         <label className="block font-semibold">
           The table as CSV, {units.join(' or ')}
-          <textarea
+          <TextArea
+            num
+            className="mt-1 block w-full text-sm"
             value={form.table}
             rows={8}
             spellCheck={false}
             aria-invalid={faultsOf('/table').length > 0}
             onChange={(event) => setForm((f) => ({ ...f, table: event.target.value }))}
-            className={`${box} num text-sm`}
           />
         </label>
         <ul className="text-sm font-semibold text-stop">

@@ -8,6 +8,7 @@ import { newClientKey } from '../test/bench/store';
 import { Button, ButtonLink } from '../touch/button';
 import { Clashes } from '../touch/clashes';
 import { groupTimeWords, weekdays } from '../words';
+import { Choice, TextBox } from '../touch/field';
 
 interface Props {
   readonly groups: readonly (Group & { readonly people: number })[];
@@ -100,7 +101,6 @@ function GroupLine({
     show(putAt<GroupForm>({ name, weekday, time }, clash.path, value, () => null));
     setClashes((left) => left.filter((c) => c !== clash));
   };
-  const box = 'h-11 rounded-md border-2 border-ink bg-board px-3';
   const what = group?.name ?? 'the new group';
   return (
     <form
@@ -110,18 +110,19 @@ function GroupLine({
         void submit();
       }}
     >
-      <input
+      <TextBox
+        size="line"
+        className="w-60"
         aria-label={`Name of ${what}`}
         placeholder={groupTimeWords(weekday, time)}
         value={name}
         onChange={(e) => setName(e.target.value)}
-        className={`${box} w-60 placeholder:text-ink-soft`}
       />
-      <select
+      <Choice
+        size="line"
         aria-label={`Day of ${what}`}
         value={weekday}
         onChange={(e) => setWeekday(Number(e.target.value))}
-        className={box}
       >
         <option value={0}>day not said</option>
         {weekdays.map((day, i) => (
@@ -129,13 +130,14 @@ function GroupLine({
             {day}
           </option>
         ))}
-      </select>
-      <input
+      </Choice>
+      <TextBox
+        size="line"
+        num
         aria-label={`Time of ${what}`}
         type="time"
         value={time}
         onChange={(e) => setTime(e.target.value)}
-        className={`num ${box}`}
       />
       {group && (
         <ButtonLink look="plain" href={`/people?group=${group.id}`} className="min-w-28">

@@ -6,6 +6,7 @@ import { newClientKey } from '../test/bench/store';
 import { Button, ButtonLink } from '../touch/button';
 import { useOneAtATime } from '../touch/useOneAtATime';
 import { dayWords, tableWords } from '../words';
+import { Choice, TickBox } from '../touch/field';
 
 type Columns = Record<string, number>;
 
@@ -193,7 +194,9 @@ export function ImportScreen({ units, last }: { units: UnitSystem; last: Last | 
               {fieldWords.map(([field, words]) => (
                 <li key={field} className="flex items-center justify-between gap-3 border-b border-rule py-1">
                   <label htmlFor={`column-${field}`}>{words}</label>
-                  <select
+                  <Choice
+                    size="line"
+                    className="w-52"
                     id={`column-${field}`}
                     value={preview.columns[field] ?? ''}
                     onChange={(event) => {
@@ -202,7 +205,6 @@ export function ImportScreen({ units, last }: { units: UnitSystem; last: Last | 
                       const columns = Object.fromEntries([...others, ...own]);
                       void look(file, { ...choice, columns });
                     }}
-                    className="h-11 w-52 rounded-md border-2 border-ink bg-board px-2"
                   >
                     <option value="">not in the file</option>
                     {preview.heads.map((head, i) => (
@@ -210,7 +212,7 @@ export function ImportScreen({ units, last }: { units: UnitSystem; last: Last | 
                         {head || `column ${i + 1}`}
                       </option>
                     ))}
-                  </select>
+                  </Choice>
                 </li>
               ))}
             </ul>
@@ -218,10 +220,9 @@ export function ImportScreen({ units, last }: { units: UnitSystem; last: Last | 
               <span className="font-semibold">Dates</span>
               {orders.map(([order, words]) => (
                 <label key={order} className="flex min-h-11 cursor-pointer items-center gap-2">
-                  <input
+                  <TickBox
                     type="radio"
                     name="order"
-                    className="size-6 accent-ink"
                     checked={preview.dateOrder === order}
                     onChange={() => void look(file, { ...choice, dateOrder: order })}
                   />

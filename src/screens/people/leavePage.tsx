@@ -3,6 +3,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { Button, ButtonLink } from '../touch/button';
 import { useOneAtATime } from '../touch/useOneAtATime';
+import { TextField } from '../touch/field';
 
 interface Props {
   readonly personId: string;
@@ -84,18 +85,15 @@ export function LeaveScreen({ personId, name, archived, setAside, erase }: Props
           When {name} asks for it. Intake, answers, tests, levels and notes are taken out of the register file and
           overwritten. It cannot be undone. Copies made with a backup, and printed pages, are yours to destroy.
         </p>
-        <label className="mt-3 block font-semibold">
-          Write the name, to be sure
-          <input
-            value={typed}
-            autoComplete="off"
-            onChange={(event) => setTyped(event.target.value)}
-            className="mt-1 block h-12 w-72 max-w-full rounded-md border-2 border-ink bg-board px-3"
-          />
-        </label>
-        <p role="alert" className="min-h-6 text-sm font-semibold text-stop">
-          {fault}
-        </p>
+        <TextField
+          className="w-72 max-w-full"
+          fieldClass="mt-3 min-h-[92px]"
+          label="Write the name, to be sure"
+          name="typed-name"
+          fault={fault === '' ? undefined : fault}
+          value={typed}
+          onChange={(event) => setTyped(event.target.value)}
+        />
         <Button look="line" disabled={typed.trim() === ''} onClick={() => gone()}>
           Erase {name}
         </Button>

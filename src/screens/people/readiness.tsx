@@ -12,6 +12,7 @@ import { newClientKey } from '../test/bench/store';
 import { Button, ButtonLink, Key } from '../touch/button';
 import { useOneAtATime } from '../touch/useOneAtATime';
 import { dayWords, readinessWords } from '../words';
+import { TextBox, TickBox } from '../touch/field';
 
 type SaveAnswer = { kind: string; errors?: readonly FieldError[] };
 
@@ -232,7 +233,6 @@ function Clearance({ today, note, record }: Pick<Props, 'today' | 'note' | 'reco
     } else setFault(saved?.errors?.map((e) => e.message).join(' ') ?? 'The server did not answer. Save again.');
     return true;
   });
-  const box = 'h-12 rounded-md border-2 border-ink bg-board px-3';
   return (
     <details open={earlier.length > 0} className="group">
       <summary className="flex min-h-12 w-fit cursor-pointer items-center rounded-md border-2 border-ink bg-board px-5 font-bold group-open:w-full group-open:rounded-none group-open:border-x-0 group-open:border-t-0 group-open:bg-transparent group-open:px-0">
@@ -251,35 +251,30 @@ function Clearance({ today, note, record }: Pick<Props, 'today' | 'note' | 'reco
       <div className="mt-2 flex flex-wrap items-center gap-x-4 gap-y-2">
         <label className="font-semibold">
           Who answered
-          <input value={by} onChange={(e) => setBy(e.target.value)} className={`mt-1 block w-56 ${box}`} />
+          <TextBox className="mt-1 block w-56" value={by} onChange={(e) => setBy(e.target.value)} />
         </label>
         <label className="font-semibold">
           Holds until
-          <input
+          <TextBox
+            num
+            className="mt-1 block"
             type="date"
             min={today}
             value={until}
             onChange={(e) => setUntil(e.target.value)}
-            className={`num mt-1 block ${box}`}
           />
         </label>
         <div role="group" aria-label="What was answered" className="flex flex-wrap gap-x-5">
           {clearanceAnswers.map((a) => (
             <label key={a} className="flex min-h-11 cursor-pointer items-center gap-2">
-              <input
-                type="radio"
-                name="clearance"
-                checked={answer === a}
-                onChange={() => setAnswer(a)}
-                className="size-6 accent-ink"
-              />
+              <TickBox type="radio" name="clearance" checked={answer === a} onChange={() => setAnswer(a)} />
               {answerWords[a]}
             </label>
           ))}
         </div>
         <label className="w-full font-semibold">
           Limits, as they were given
-          <input value={limits} onChange={(e) => setLimits(e.target.value)} className={`mt-1 block w-full ${box}`} />
+          <TextBox className="mt-1 block w-full" value={limits} onChange={(e) => setLimits(e.target.value)} />
         </label>
         <Button look="line" onClick={() => save()}>
           Note the answer

@@ -11,6 +11,7 @@ import { useOneAtATime } from '../touch/useOneAtATime';
 import { dayWords } from '../words';
 import type { SaveMore, SavePersonAnswer } from './intake/intakeForm';
 import { PainList } from './intake/painList';
+import { TextField } from '../touch/field';
 
 interface Props {
   readonly today: string;
@@ -80,30 +81,25 @@ export function WalkInScreen({ today, save }: Props) {
     <div className="pt-5 pb-6">
       <h1 className="text-2xl font-extrabold">Walk-in: name, age, table, six questions</h1>
       <div className="mt-4 flex flex-wrap items-start gap-x-6 gap-y-2">
-        <label className="font-semibold">
-          Name
-          <input
-            autoFocus
-            autoComplete="off"
-            value={form.name ?? ''}
-            aria-invalid={faultAt('name') !== undefined}
-            onChange={(event) => put({ name: event.target.value })}
-            className="mt-1 block h-12 w-72 max-w-full rounded-md border-2 border-ink bg-board px-3"
-          />
-          <span className="block text-sm text-stop">{faultAt('name')}</span>
-        </label>
-        <label className="font-semibold">
-          Age
-          <input
-            inputMode="numeric"
-            autoComplete="off"
-            value={ageTyped}
-            aria-invalid={faultAt('ageYears') !== undefined}
-            onChange={(event) => setAgeTyped(event.target.value)}
-            className="num mt-1 block h-12 w-24 rounded-md border-2 border-ink bg-board px-3"
-          />
-          <span className="block text-sm text-stop">{faultAt('ageYears')}</span>
-        </label>
+        <TextField
+          className="w-72 max-w-full"
+          autoFocus
+          label="Name"
+          name="name"
+          fault={faultAt('name')}
+          value={form.name ?? ''}
+          onChange={(event) => put({ name: event.target.value })}
+        />
+        <TextField
+          num
+          className="w-24"
+          inputMode="numeric"
+          label="Age"
+          name="ageYears"
+          fault={faultAt('ageYears')}
+          value={ageTyped}
+          onChange={(event) => setAgeTyped(event.target.value)}
+        />
         <div role="group" aria-label="Norm table">
           <p className="font-semibold">Norm table</p>
           <div className="mt-1 flex gap-2">

@@ -14,6 +14,7 @@ import { valueWords } from '../words';
 import { SheetLineRow } from './sheetLine';
 import { TestChooser, type SheetOfTest } from './testChooser';
 import { blank, cellNames, isWritten, toLine, type SheetRow, type Written } from './sheetRows';
+import { Choice, TextField, TickBox } from '../touch/field';
 
 interface Props {
   readonly today: string;
@@ -26,8 +27,6 @@ interface Props {
   readonly back: string;
   readonly save: (form: object) => Promise<{ kind: string; errors?: readonly FieldError[]; results?: number }>;
 }
-
-const field = 'num mt-1 block h-12 rounded-md border-2 border-ink bg-board px-3 aria-invalid:border-stop';
 
 /** Results from paper, typed down the sheet: Enter and the arrows go from line to line, an empty line is left out. */
 export function Sheet({ today, rows, tests, seatHeightCm, then, back, save }: Props) {
@@ -95,21 +94,17 @@ export function Sheet({ today, rows, tests, seatHeightCm, then, back, save }: Pr
   };
 
   const text = (name: 'testedOn' | 'who' | 'seat', label: string, width: string, fault: string, type = 'text') => (
-    <div>
-      <label className="font-semibold">
-        {label}
-        <input
-          type={type}
-          value={head[name]}
-          inputMode={name === 'seat' ? 'decimal' : undefined}
-          autoComplete="off"
-          aria-invalid={faults.has(fault)}
-          onChange={(event) => setHead((h) => ({ ...h, [name]: event.target.value }))}
-          className={`${field} ${width}`}
-        />
-      </label>
-      <p className="text-sm font-semibold text-stop">{faults.get(fault)}</p>
-    </div>
+    <TextField
+      num
+      className={width}
+      type={type}
+      label={label}
+      name={name}
+      fault={faults.get(fault)}
+      value={head[name]}
+      inputMode={name === 'seat' ? 'decimal' : undefined}
+      onChange={(event) => setHead((h) => ({ ...h, [name]: event.target.value }))}
+    />
   );
   return (
     <form
@@ -126,23 +121,18 @@ export function Sheet({ today, rows, tests, seatHeightCm, then, back, save }: Pr
         {seated && text('seat', 'Seat, cm', 'w-24', '/seatHeightCm')}
         <label className="font-semibold">
           Shoes
-          <select
+          <Choice
+            className="mt-1 block"
             value={shoes}
             onChange={(event) => setShoes(event.target.value as typeof shoes)}
-            className={`${field} font-sans`}
           >
             {['flat', 'cushioned', 'barefoot'].map((s) => (
               <option key={s}>{s}</option>
             ))}
-          </select>
+          </Choice>
         </label>
         <label className="flex min-h-11 max-w-72 cursor-pointer items-center gap-2.5 self-end">
-          <input
-            type="checkbox"
-            checked={counts}
-            onChange={(event) => setCounts(event.target.checked)}
-            className="size-5 shrink-0 accent-ink"
-          />
+          <TickBox checked={counts} onChange={(event) => setCounts(event.target.checked)} />
           These count, also where that day was timed at the station
         </label>
       </div>

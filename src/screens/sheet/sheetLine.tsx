@@ -1,5 +1,6 @@
 import { aidWords } from '../words';
 import { cellNames, type SheetRow, type Written } from './sheetRows';
+import { TextBox, TickBox } from '../touch/field';
 
 interface Props {
   readonly row: SheetRow;
@@ -11,7 +12,6 @@ interface Props {
   readonly change: (more: Partial<Written>) => void;
 }
 
-const cell = 'num h-11 w-20 rounded-md border-2 border-ink bg-board px-2 aria-invalid:border-stop';
 const choice = 'h-11 rounded-md border-2 border-rule bg-board px-2';
 const outcomeWords = { done: 'done', unable: 'unable', stopped: 'stopped', 'not-tried': 'not tried' } as const;
 const helpWords = { none: 'no help', furniture: 'held on to furniture', person: 'helped by a person' } as const;
@@ -27,15 +27,16 @@ export function SheetLineRow({ row, inColumns, written, fault, counts, change }:
   const cells = cellNames(protocol).map((name, column) => ({
     name,
     input: (
-      <input
+      <TextBox
+        size="line"
+        num
+        className="w-20 block text-base text-ink"
         data-column={column}
         aria-label={`${label}: ${name}`}
         aria-invalid={fault !== undefined}
         inputMode="decimal"
-        autoComplete="off"
         value={written.cells[column] ?? ''}
         onChange={(event) => put(column, event.target.value)}
-        className={`${cell} block text-base text-ink`}
       />
     ),
   }));
@@ -59,24 +60,20 @@ export function SheetLineRow({ row, inColumns, written, fault, counts, change }:
             ))}
           {protocol.handsMakeZero && (
             <label className="flex min-h-11 items-center gap-2">
-              <input
-                type="checkbox"
-                className="size-6 accent-ink"
-                checked={written.handsUsed}
-                onChange={(event) => change({ handsUsed: event.target.checked })}
-              />{' '}
+              <TickBox checked={written.handsUsed} onChange={(event) => change({ handsUsed: event.target.checked })} />{' '}
               hands used
             </label>
           )}
           {protocol.handsMakeZero && written.handsUsed && (
             <label className={`text-sm text-ink-soft ${inColumns ? 'flex items-center gap-2' : ''}`}>
               clean before
-              <input
+              <TextBox
+                size="line"
+                num
+                className="w-20 block text-base text-ink"
                 inputMode="numeric"
-                autoComplete="off"
                 value={written.clean}
                 onChange={(event) => change({ clean: event.target.value })}
-                className={`${cell} block text-base text-ink`}
               />
             </label>
           )}

@@ -8,6 +8,7 @@ import { matching } from '../touch/matching';
 import { dayWords } from '../words';
 import type { Held } from '../../core/intake/mayStart';
 import type { StationPerson } from './station';
+import { TextBox } from '../touch/field';
 
 /** Who sits down next: those who are due first, those held last, every row a big target. */
 export function ChoosePerson({
@@ -47,7 +48,8 @@ export function ChoosePerson({
         </h1>
         <label className="flex items-center gap-3 font-semibold">
           Name
-          <input
+          <TextBox
+            className="w-72"
             // The one thing to do on this screen.
             autoFocus
             value={typed}
@@ -57,7 +59,6 @@ export function ChoosePerson({
             onKeyDown={(event) => {
               if (event.key === 'Enter' && shown[0]) choose(shown[0]);
             }}
-            className="h-12 w-72 rounded-md border-2 border-ink bg-board px-3"
           />
         </label>
       </div>

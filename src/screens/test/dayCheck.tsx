@@ -9,6 +9,7 @@ import { Button } from '../touch/button';
 import { Step } from '../touch/step';
 import { typedNumber } from '../touch/typed';
 import { dayWords, placeWords } from '../words';
+import { Choice, TextBox } from '../touch/field';
 
 interface Props {
   readonly name: string;
@@ -73,16 +74,15 @@ export function DayCheck({ name, known, first, save, back }: Props) {
     ]);
   };
   const tick = (id: DaySign) => setSigns((now) => (now.includes(id) ? now.filter((s) => s !== id) : [...now, id]));
-  const box = 'num mt-1 block h-12 w-24 rounded-md border-2 border-ink bg-board px-3';
   const number = (id: keyof typeof typed, label: string) => (
     <label className="font-semibold">
       {label}
-      <input
+      <TextBox
+        num
+        className="mt-1 block w-24"
         inputMode="numeric"
-        autoComplete="off"
         value={typed[id]}
         onChange={(event) => setTyped((t) => ({ ...t, [id]: event.target.value }))}
-        className={box}
       />
     </label>
   );
@@ -129,17 +129,18 @@ export function DayCheck({ name, known, first, save, back }: Props) {
                     {placeWords(p.joint, p.side)}
                     {p.stale && <span className="block text-sm">asked {dayWords(p.askedOn)}, ask again</span>}
                   </span>
-                  <select
+                  <Choice
+                    size="line"
+                    num
                     value={levels[keyOf(p)] ?? p.level}
                     onChange={(event) => setLevels((l) => ({ ...l, [keyOf(p)]: Number(event.target.value) }))}
-                    className="num h-11 rounded-md border-2 border-ink bg-board px-2"
                   >
                     {Array.from({ length: 11 }, (_, n) => (
                       <option key={n} value={n}>
                         {n} of 10
                       </option>
                     ))}
-                  </select>
+                  </Choice>
                 </label>
               ))}
             </div>
@@ -169,11 +170,11 @@ export function DayCheck({ name, known, first, save, back }: Props) {
           <div className="flex flex-wrap items-end gap-3">
             <label className="font-semibold">
               Left out, because
-              <input
+              <TextBox
+                className="mt-1 block w-72 max-w-full"
                 autoFocus
                 value={because}
                 onChange={(event) => setBecause(event.target.value)}
-                className="mt-1 block h-12 w-72 max-w-full rounded-md border-2 border-ink bg-board px-3"
               />
             </label>
             <Button look="line" onClick={() => finish(because)}>

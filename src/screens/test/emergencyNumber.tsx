@@ -3,6 +3,7 @@ import { useState } from 'react';
 import type { FieldError } from '../../schemas/parse';
 import { Button } from '../touch/button';
 import { useOneAtATime } from '../touch/useOneAtATime';
+import { TextField } from '../touch/field';
 
 interface Props {
   readonly save: (number: string) => Promise<{ kind: string; errors?: readonly FieldError[] }>;
@@ -33,21 +34,19 @@ export function EmergencyNumber({ save, saved }: Props) {
         It stands large on the sheet of an incident and on every stop. Write the number of your place, with what must be
         dialled first from the telephone of this hall.
       </p>
-      <label className="mt-4 block font-semibold">
-        Emergency number
-        <input
-          autoFocus
-          inputMode="tel"
-          autoComplete="off"
-          value={typed}
-          aria-invalid={fault !== ''}
-          onChange={(event) => setTyped(event.target.value)}
-          className="num mt-1 block h-16 w-72 max-w-full rounded-md border-2 border-ink bg-board px-4 text-3xl"
-        />
-      </label>
-      <p role="alert" className="min-h-6 font-semibold text-stop">
-        {fault}
-      </p>
+      <TextField
+        size="big"
+        num
+        className="w-72 max-w-full"
+        fieldClass="mt-4 min-h-[116px]"
+        autoFocus
+        inputMode="tel"
+        label="Emergency number"
+        name="emergencyNumber"
+        fault={fault === '' ? undefined : fault}
+        value={typed}
+        onChange={(event) => setTyped(event.target.value)}
+      />
       <Button type="submit" className="mt-2 min-h-16 min-w-56 text-xl">
         Save, then the test
       </Button>

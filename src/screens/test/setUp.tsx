@@ -12,6 +12,7 @@ import { aidWords } from '../words';
 import type { Known } from '../../core/intake/known';
 import type { Held } from '../../core/intake/mayStart';
 import type { SetUp, StationPerson } from './station';
+import { Choice, TextBox } from '../touch/field';
 
 interface Props {
   readonly person: StationPerson;
@@ -112,7 +113,9 @@ export function SetUpScreen({
             <div className="mt-3 flex flex-wrap gap-5">
               <label className="font-semibold">
                 Seat, cm
-                <input
+                <TextBox
+                  num
+                  className="mt-1 block w-24"
                   inputMode="decimal"
                   value={seat}
                   aria-invalid={seatFault !== null}
@@ -120,38 +123,37 @@ export function SetUpScreen({
                   onChange={(event) => {
                     setSeat(event.target.value);
                   }}
-                  className="num mt-1 block h-12 w-24 rounded-md border-2 border-ink bg-board px-3"
                 />
               </label>
               <label className="font-semibold">
                 Aid in the test
-                <select
+                <Choice
+                  className="mt-1 block"
                   value={aid}
                   onChange={(event) => {
                     setAid(walkingAids.find((a) => a === event.target.value) ?? 'none');
                   }}
-                  className="mt-1 block h-12 rounded-md border-2 border-ink bg-board px-3"
                 >
                   {walkingAids.map((a) => (
                     <option key={a} value={a}>
                       {aidWords[a]}
                     </option>
                   ))}
-                </select>
+                </Choice>
               </label>
               <label className="font-semibold">
                 Shoes
-                <select
+                <Choice
+                  className="mt-1 block"
                   value={shoe}
                   onChange={(event) => {
                     setShoe(shoes.find((s) => s === event.target.value) ?? 'flat');
                   }}
-                  className="mt-1 block h-12 rounded-md border-2 border-ink bg-board px-3"
                 >
                   {shoes.map((s) => (
                     <option key={s}>{s}</option>
                   ))}
-                </select>
+                </Choice>
               </label>
             </div>
             <p id="seat-fault" className="mt-2 min-h-6 font-semibold text-stop">

@@ -24,6 +24,7 @@ import {
 import { sendAttempt, sendEntry, waitingToSend, type Sent } from '../test/bench/sending';
 import { Button, ButtonLink } from '../touch/button';
 import { dayWords, newestWords, stopReasonWords } from '../words';
+import { TextBox, TickBox } from '../touch/field';
 
 /** Something that waits here, whatever its kind, and what can be done with it. */
 interface Item {
@@ -123,13 +124,7 @@ function WaitingItem({ item, look }: { item: Item; look: () => Promise<void> }) 
             {item.what}. After discarding it is nowhere else.
           </p>
           <label className="mt-1 flex min-h-11 cursor-pointer items-center gap-2.5">
-            <input
-              type="checkbox"
-              className="size-6 accent-ink"
-              checked={written}
-              onChange={(event) => setWritten(event.target.checked)}
-            />
-            I have written it down
+            <TickBox checked={written} onChange={(event) => setWritten(event.target.checked)} />I have written it down
           </label>
           <Button look="line" disabled={!written} onClick={() => void item.forget().then(look)}>
             Discard it
@@ -164,12 +159,11 @@ function Choose({ chosen }: { chosen: (person: { id: string; name: string }) => 
     <div className="mt-3 border-t-2 border-ink pt-3">
       <label className="block font-semibold">
         Whose is it?
-        <input
+        <TextBox
+          className="mt-1 block w-80 max-w-full"
           autoFocus
           value={typed}
-          autoComplete="off"
           onChange={(event) => setTyped(event.target.value)}
-          className="mt-1 block h-12 w-80 max-w-full rounded-md border-2 border-ink bg-board px-3"
         />
       </label>
       {lines === null && <p className="mt-1">The server does not answer: whose it is can be said when it does.</p>}

@@ -4,6 +4,7 @@ import type { PersonForm } from '../../../schemas/person';
 import { Button } from '../../touch/button';
 import { dayWords } from '../../words';
 import { Tick } from './fields';
+import { TextBox } from '../../touch/field';
 
 type Fall = PersonForm['falls'][number];
 
@@ -51,13 +52,14 @@ export function FallList({ noted, withdrawn, takeBack, falls, change, faultAt, t
               <div className="flex flex-wrap items-center gap-x-5">
                 <label className="flex items-center gap-2 font-semibold">
                   Day, or about when
-                  <input
+                  <TextBox
+                    size="line"
+                    num
                     type="date"
                     max={today}
                     aria-invalid={faultAt(i) !== undefined}
                     value={fall.fellOn}
                     onChange={(event) => put({ fellOn: event.target.value })}
-                    className="num h-11 rounded-md border-2 border-ink bg-board px-2"
                   />
                 </label>
                 <Tick checked={fall.hurt} set={(hurt) => put({ hurt })}>

@@ -2,8 +2,8 @@
 import { useState, type ReactNode } from 'react';
 import type { UnitSystem } from '../../../core/shapes/person';
 import { lengthWords, massWords, readLength, readMass, shortLengthWords } from '../../../core/math/units';
+import { Field, TextBox, TickBox } from '../../touch/field';
 
-export const field = 'num mt-1 block h-12 rounded-md border-2 border-ink bg-board px-3 aria-invalid:border-stop';
 const legend = 'mb-2 block w-full border-b-2 border-ink pb-1 text-lg font-bold';
 
 export function Part({ title, about, children }: { title: string; about?: string; children: ReactNode }) {
@@ -15,30 +15,6 @@ export function Part({ title, about, children }: { title: string; about?: string
       </legend>
       {children}
     </fieldset>
-  );
-}
-
-export function Field({
-  label,
-  name,
-  fault,
-  children,
-}: {
-  label: string;
-  name: string;
-  fault?: string | undefined;
-  children: ReactNode;
-}) {
-  return (
-    <div className="min-h-[92px] max-w-full">
-      <label htmlFor={name} className="font-semibold">
-        {label}
-      </label>
-      {children}
-      <p id={`${name}-fault`} className="max-w-72 text-sm font-semibold text-stop">
-        {fault}
-      </p>
-    </div>
   );
 }
 
@@ -58,13 +34,7 @@ export function Tick({
 }) {
   return (
     <label className="flex min-h-11 cursor-pointer items-center gap-2.5">
-      <input
-        type={type}
-        name={name}
-        checked={checked}
-        onChange={(event) => set(event.target.checked)}
-        className="size-6 shrink-0 accent-ink"
-      />
+      <TickBox type={type} name={name} checked={checked} onChange={(event) => set(event.target.checked)} />
       <span>{children}</span>
     </label>
   );
@@ -101,14 +71,14 @@ export function MeasureField({
   const unit = measure === 'mass' ? (metric ? 'kg' : 'lb') : metric ? 'cm' : measure === 'height' ? 'ft in' : 'in';
   return (
     <Field label={`${label}, ${unit}`} name={name} fault={fault}>
-      <input
+      <TextBox
+        num
+        className={`mt-1 block ${metric ? 'w-24' : 'w-32'}`}
         id={name}
         value={typed}
         inputMode={metric ? 'decimal' : 'text'}
-        autoComplete="off"
         aria-invalid={fault !== undefined}
         aria-describedby={`${name}-fault`}
-        className={`${field} ${metric ? 'w-24' : 'w-32'}`}
         onChange={(event) => {
           const text = event.target.value;
           setTyped(text);

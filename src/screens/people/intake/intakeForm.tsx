@@ -17,10 +17,11 @@ import { useOneAtATime } from '../../touch/useOneAtATime';
 import { aidWords, dayWords, sectionWords } from '../../words';
 import { clashTitle, clashWords } from './clashWords';
 import { FallList } from './fallList';
-import { Field, field, MeasureField, Part, Tick } from './fields';
+import { MeasureField, Part, Tick } from './fields';
 import { Follows } from './follows';
 import { LimiterList } from './limiterList';
 import { PainList, type PainAsked } from './painList';
+import { Choice, Field, TextBox } from '../../touch/field';
 
 export interface DoubleFound {
   readonly id: string;
@@ -185,10 +186,10 @@ export function IntakeForm({ today, units, start, asked, notedFalls, save, isNew
           <Part title="Who">
             <div className="flex flex-wrap gap-x-5">
               <Field label="Name" name="name" fault={faultOf('name')}>
-                <input {...text('name')} autoComplete="off" className={`${field} w-64 max-w-full font-sans`} />
+                <TextBox className="mt-1 block w-64 max-w-full" {...text('name')} />
               </Field>
               <Field label="Birth date" name="birthDate" fault={faultOf('birthDate')}>
-                <input {...text('birthDate')} type="date" className={`${field} w-44`} />
+                <TextBox num className="mt-1 block w-44" {...text('birthDate')} type="date" />
               </Field>
               <div role="group" aria-label="Norm table to read from">
                 <p className="font-semibold">Norm table to read from</p>
@@ -255,21 +256,22 @@ export function IntakeForm({ today, units, start, asked, notedFalls, save, isNew
                   name={name}
                   fault={faultOf(name)}
                 >
-                  <select {...text(name)} className={`${field} w-44 font-sans`}>
+                  <Choice className="mt-1 block w-44" {...text(name)}>
                     {walkingAids.map((aid) => (
                       <option key={aid} value={aid}>
                         {aidWords[aid]}
                       </option>
                     ))}
-                  </select>
+                  </Choice>
                 </Field>
               ))}
               <Field label="Classes so far" name="classesSoFar" fault={faultOf('classesSoFar')}>
-                <input
+                <TextBox
+                  num
+                  className="mt-1 block w-24"
                   {...text('classesSoFar')}
                   {...register('classesSoFar', { setValueAs: (v: unknown) => typedNumber(v, null) })}
                   inputMode="numeric"
-                  className={`${field} w-24`}
                 />
               </Field>
               <div>
@@ -285,7 +287,7 @@ export function IntakeForm({ today, units, start, asked, notedFalls, save, isNew
           <Part title="Medicines and people to call">
             <div className="flex flex-wrap gap-x-6">
               <Field label="Medicines, in their words" name="medicines" fault={faultOf('medicines')}>
-                <input {...text('medicines')} autoComplete="off" className={`${field} w-96 max-w-full font-sans`} />
+                <TextBox className="mt-1 block w-96 max-w-full" {...text('medicines')} />
               </Field>
               <div>
                 <Tick checked={now.bloodThinners} set={set('bloodThinners')}>
@@ -303,10 +305,10 @@ export function IntakeForm({ today, units, start, asked, notedFalls, save, isNew
                   name={`${who}.name`}
                   fault={errors[who]?.name?.message}
                 >
-                  <input {...text(`${who}.name`)} autoComplete="off" className={`${field} w-72 max-w-full font-sans`} />
+                  <TextBox className="mt-1 block w-72 max-w-full" {...text(`${who}.name`)} />
                 </Field>
                 <Field label="Telephone" name={`${who}.phone`} fault={errors[who]?.phone?.message}>
-                  <input {...text(`${who}.phone`)} autoComplete="off" inputMode="tel" className={`${field} w-48`} />
+                  <TextBox num className="mt-1 block w-48" {...text(`${who}.phone`)} inputMode="tel" />
                 </Field>
               </div>
             ))}

@@ -4,6 +4,7 @@ import type { PersonForm } from '../../../schemas/person';
 import { limiterWords } from '../../words';
 import { useRules } from '../../frame/rules';
 import { Tick } from './fields';
+import { Choice, TextBox } from '../../touch/field';
 
 export type FormLimiter = PersonForm['limiters'][number];
 
@@ -15,7 +16,6 @@ interface Props {
 }
 
 const replaced: readonly LimiterKind[] = ['knee-replaced', 'hip-replaced'];
-const box = 'h-11 rounded-md border-2 border-ink bg-board px-2';
 
 /** Lasting conditions, each with what has to be known of it. */
 export function LimiterList({ kinds, limiters, change, today }: Props) {
@@ -48,23 +48,24 @@ export function LimiterList({ kinds, limiters, change, today }: Props) {
                 {sides && (
                   <label className="flex items-center gap-2">
                     side
-                    <select
-                      className={box}
+                    <Choice
+                      size="line"
                       value={limiter.side ?? 'R'}
                       onChange={(e) => put(limiter, { ...limiter, side: e.target.value === 'L' ? 'L' : 'R' })}
                     >
                       <option value="R">right</option>
                       <option value="L">left</option>
-                    </select>
+                    </Choice>
                   </label>
                 )}
                 {(sides || kind === 'recent-surgery') && (
                   <label className="flex items-center gap-2">
                     on
-                    <input
+                    <TextBox
+                      size="line"
+                      num
                       type="date"
                       max={today}
-                      className={`num ${box}`}
                       value={limiter.since ?? ''}
                       onChange={(e) => put(limiter, { ...limiter, since: e.target.value || null })}
                     />
@@ -85,8 +86,9 @@ export function LimiterList({ kinds, limiters, change, today }: Props) {
                     </Tick>
                     <label className="flex items-center gap-2">
                       by
-                      <input
-                        className={`${box} w-40`}
+                      <TextBox
+                        size="line"
+                        className="w-40"
                         value={limiter.by ?? ''}
                         onChange={(e) => put(limiter, { ...limiter, by: e.target.value })}
                       />
@@ -96,9 +98,10 @@ export function LimiterList({ kinds, limiters, change, today }: Props) {
                 {(sides || needsRelease.has(kind)) && !limiter.limitsLifted && (
                   <label className="flex items-center gap-2">
                     limits
-                    <input
+                    <TextBox
+                      size="line"
+                      className="w-52"
                       placeholder="not known"
-                      className={`${box} w-52 placeholder:text-ink-soft`}
                       value={limiter.limits ?? ''}
                       onChange={(e) => put(limiter, { ...limiter, limits: e.target.value })}
                     />

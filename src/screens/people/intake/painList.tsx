@@ -5,6 +5,7 @@ import type { PersonForm } from '../../../schemas/person';
 import { BodyFigure } from '../../drawing/bodyFigure';
 import { Button } from '../../touch/button';
 import { dayWords, placeWords } from '../../words';
+import { Choice, TextBox } from '../../touch/field';
 
 type Pain = PersonForm['pains'][number];
 
@@ -57,10 +58,11 @@ export function PainList({ pains, change, asked, today }: Props) {
             <li key={place} className="border-b border-rule py-2">
               <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
                 <b className="min-w-32 first-letter:uppercase">{place}</b>
-                <select
+                <Choice
+                  size="line"
+                  num
                   id={rowId(pain.joint, pain.side)}
                   aria-label={`${place}: how much, 0 to 10`}
-                  className="num h-11 rounded-md border-2 border-ink bg-board px-2"
                   value={pain.level}
                   onChange={(event) => set({ ...pain, level: Number(event.target.value), asked: true })}
                 >
@@ -69,15 +71,16 @@ export function PainList({ pains, change, asked, today }: Props) {
                       {n} of 10
                     </option>
                   ))}
-                </select>
+                </Choice>
                 <label className="flex items-center gap-2 text-sm">
                   since
-                  <input
+                  <TextBox
+                    size="line"
+                    num
                     type="date"
                     max={today}
                     value={pain.since ?? ''}
                     onChange={(event) => set({ ...pain, since: event.target.value || null, asked: true })}
-                    className="num h-11 rounded-md border-2 border-ink bg-board px-2"
                   />
                 </label>
                 <Button
