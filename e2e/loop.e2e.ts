@@ -146,7 +146,7 @@ test('by keyboard alone: add a person, test, score, level, and 60 days later a s
   await server.stop();
 
   server = await startServer({ file, today: '2026-05-01' });
-  watched = await watchedPage(browser, server.url, atRealSpeed);
+  watched = await watchedPage(browser, server.url);
   ({ page } = watched);
   await page.goto(personUrl.replace(/^http:\/\/[^/]+/, server.url), { waitUntil: 'networkidle0' });
   await says(page, '[data-testid=next]', 'the retest is due');

@@ -105,7 +105,11 @@ async function faults(baseDir: string, root: string): Promise<string[]> {
     validate: true,
     doNotFollow: { path: 'node_modules' },
     tsPreCompilationDeps: true,
-    enhancedResolveOptions: { extensions: ['.ts', '.tsx', '.mjs', '.js', '.css'] },
+    enhancedResolveOptions: {
+      extensions: ['.ts', '.tsx', '.mjs', '.js', '.css'],
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'require', 'node', 'default'],
+    },
   });
   return (output as ICruiseResult).summary.violations.map((v) => `${v.rule.name}: ${v.from} -> ${v.to}`);
 }

@@ -1,4 +1,4 @@
-import type { DemoSitting } from './hall';
+import type { DemoTestDay } from './hall';
 
 /** Chance that is the same every time (Mulberry32, a public-domain generator). */
 export function seeded(seed: number): () => number {
@@ -12,25 +12,25 @@ export function seeded(seed: number): () => number {
 }
 
 /** A trial as the lane would have written it down: even stands that slow a little, with a person's unevenness. */
-export function trialEvents(sitting: DemoSitting, startWallMs: number, chance: () => number): object[] {
+export function trialEvents(testDay: DemoTestDay, startWallMs: number, chance: () => number): object[] {
   const events: { kind: string; atMs: number; [more: string]: unknown }[] = [
     { kind: 'practice', atMs: 0, reps: 2 },
     { kind: 'start', atMs: 0 },
   ];
-  const cutAtMs = sitting.ends === undefined ? 30_000 : 12_000 + Math.round(chance() * 6000);
+  const cutAtMs = testDay.ends === undefined ? 30_000 : 12_000 + Math.round(chance() * 6000);
   const weights = Array.from(
-    { length: sitting.stands },
-    (_, i) => 1 + 0.25 * (i / sitting.stands) + 0.2 * (chance() - 0.5),
+    { length: testDay.stands },
+    (_, i) => 1 + 0.25 * (i / testDay.stands) + 0.2 * (chance() - 0.5),
   );
   const total = weights.reduce((a, b) => a + b, 0) + 0.3 + 0.6 * chance();
   let at = 0;
   weights.forEach((weight, i) => {
-    if (i === sitting.cleanBeforeHands) events.push({ kind: 'hands', atMs: Math.round(at + 400) });
+    if (i === testDay.cleanBeforeHands) events.push({ kind: 'hands', atMs: Math.round(at + 400) });
     at += (weight / total) * cutAtMs;
     events.push({ kind: 'rep', atMs: Math.round(at * 10) / 10 });
   });
-  if (sitting.ends === 'breaks-off') events.push({ kind: 'gap', atMs: cutAtMs, lengthMs: 41_000 });
-  else if (sitting.ends === 'is-stopped') events.push({ kind: 'stop', atMs: cutAtMs, reason: 'asked-to' });
+  if (testDay.ends === 'breaks-off') events.push({ kind: 'gap', atMs: cutAtMs, lengthMs: 41_000 });
+  else if (testDay.ends === 'is-stopped') events.push({ kind: 'stop', atMs: cutAtMs, reason: 'asked-to' });
   else events.push({ kind: 'end', atMs: 30_000 }, { kind: 'half-rep', atMs: 32_400, counts: false });
   return events.map((event, seq) => ({ seq, by: 'key', wallMs: startWallMs + event.atMs, ...event }));
 }

@@ -38,7 +38,7 @@ export const hall = {
   },
 };
 
-export interface DemoSitting {
+export interface DemoTestDay {
   /** Weeks before the start day. */
   readonly weeksAgo: number;
   readonly stands: number;
@@ -67,7 +67,7 @@ export interface DemoPerson {
   readonly handedOutWeeksAgo?: number;
   /** Readiness questions answered with yes; those of somebody well are all no but for being active. */
   readonly yes?: readonly string[];
-  /** `null` where the questions were never put again after the first sitting. */
+  /** `null` where the questions were never put again after the first testDay. */
   readonly askedAgainWeeksAgo?: null;
   readonly clearance?: {
     readonly weeksAgo: number;
@@ -81,11 +81,11 @@ export interface DemoPerson {
   readonly group?: number;
   /** Turned up at the start day: only the six questions were put. */
   readonly walkIn?: boolean;
-  readonly sittings: readonly DemoSitting[];
+  readonly testDays: readonly DemoTestDay[];
 }
 
 /** Sittings from the oldest to the newest, each level confirmed but for the last where `open`. */
-function every12(stands: readonly number[], lastWeeksAgo: number, open = false): DemoSitting[] {
+function every12(stands: readonly number[], lastWeeksAgo: number, open = false): DemoTestDay[] {
   return stands.map((n, i) => ({
     weeksAgo: lastWeeksAgo + 12 * (stands.length - 1 - i),
     stands: n,
@@ -111,7 +111,7 @@ export const people: readonly DemoPerson[] = [
     pains: [['knee', 'R', 3, 4]],
     group: 0,
     handedOutWeeksAgo: 13,
-    sittings: [...every12([7, 8, 8, 9, 9, 10], 13), { weeksAgo: 0.5, stands: 9 }],
+    testDays: [...every12([7, 8, 8, 9, 9, 10], 13), { weeksAgo: 0.5, stands: 9 }],
   },
   {
     name: 'Tomasz Rekkedal',
@@ -122,7 +122,7 @@ export const people: readonly DemoPerson[] = [
     massKg: 81,
     more: { classesSoFar: 30, heelDownAtTarget: true },
     group: 0,
-    sittings: every12([11, 12, 13, 13, 15, 16, 17], 6),
+    testDays: every12([11, 12, 13, 13, 15, 16, 17], 6),
   },
   {
     name: 'Ines Albarrosa',
@@ -134,7 +134,7 @@ export const people: readonly DemoPerson[] = [
     more: { aidOutdoors: 'stick', aidIndoors: 'stick', contact: { name: 'Ruy Albarrosa, son', phone: '555 0143' } },
     falls: [{ weeksAgo: 20, hurt: true }],
     group: 1,
-    sittings: every12([6, 6, 5, 6], 9),
+    testDays: every12([6, 6, 5, 6], 9),
   },
   {
     name: 'Bertil Kvarnholm',
@@ -145,7 +145,7 @@ export const people: readonly DemoPerson[] = [
     massKg: 92,
     more: { classesSoFar: 8 },
     group: 0,
-    sittings: every12([12, 13, 14], 5, true),
+    testDays: every12([12, 13, 14], 5, true),
   },
   {
     name: 'Marit Osterlid',
@@ -156,7 +156,7 @@ export const people: readonly DemoPerson[] = [
     massKg: 61,
     more: { classesSoFar: 22 },
     group: 1,
-    sittings: [...every12([10, 10, 11, 10, 10], 14), { weeksAgo: 1, stands: 10 }],
+    testDays: [...every12([10, 10, 11, 10, 10], 14), { weeksAgo: 1, stands: 10 }],
   },
   {
     name: 'Signe Tollund',
@@ -167,7 +167,7 @@ export const people: readonly DemoPerson[] = [
     massKg: 70,
     more: { classesSoFar: 40, heelDownAtTarget: true },
     group: 0,
-    sittings: every12([9, 10, 14, 14, 15, 15], 6),
+    testDays: every12([9, 10, 14, 14, 15, 15], 6),
   },
   {
     name: 'Adelheid Pomm',
@@ -178,7 +178,7 @@ export const people: readonly DemoPerson[] = [
     massKg: 54,
     signsToday: ['ill'],
     group: 1,
-    sittings: every12([7, 6, 6], 11),
+    testDays: every12([7, 6, 6], 11),
   },
   {
     name: 'Ruben Sastry',
@@ -195,7 +195,7 @@ export const people: readonly DemoPerson[] = [
       clinician: { name: 'Dr Imre Sollund', phone: '555 0117' },
     },
     yes: ['active', 'operation'],
-    sittings: every12([14, 13], 22),
+    testDays: every12([14, 13], 22),
   },
   {
     name: 'Hannelore Vint',
@@ -207,7 +207,7 @@ export const people: readonly DemoPerson[] = [
     more: { classesSoFar: 11 },
     pains: [['knee', 'L', 5, 28]],
     group: 0,
-    sittings: every12([11, 11, 10, 6], 4),
+    testDays: every12([11, 11, 10, 6], 4),
   },
   {
     name: 'Wiktor Lanz',
@@ -217,7 +217,7 @@ export const people: readonly DemoPerson[] = [
     heightCm: 170,
     massKg: 84,
     more: { classesSoFar: 6 },
-    sittings: every12([10, 11, 11], 15),
+    testDays: every12([10, 11, 11], 15),
   },
   {
     name: 'Greta Munthal',
@@ -227,7 +227,7 @@ export const people: readonly DemoPerson[] = [
     heightCm: 157,
     massKg: 60,
     askedAgainWeeksAgo: null,
-    sittings: every12([8, 9, 9, 10], 18),
+    testDays: every12([8, 9, 9, 10], 18),
   },
   {
     name: 'Lise Havgaard',
@@ -246,7 +246,7 @@ export const people: readonly DemoPerson[] = [
       untilInDays: 9,
     },
     group: 0,
-    sittings: [...every12([11, 12], 13), { weeksAgo: 0, stands: 6, ends: 'breaks-off' }],
+    testDays: [...every12([11, 12], 13), { weeksAgo: 0, stands: 6, ends: 'breaks-off' }],
   },
   {
     name: 'Josef Amundi',
@@ -256,7 +256,7 @@ export const people: readonly DemoPerson[] = [
     heightCm: 168,
     massKg: 67,
     more: { aidOutdoors: 'stick' },
-    sittings: every12([7, 8, 8, 7], 7),
+    testDays: every12([7, 8, 8, 7], 7),
   },
   {
     name: 'Pilar Ennoway',
@@ -268,7 +268,7 @@ export const people: readonly DemoPerson[] = [
     more: { classesSoFar: 50, heelDownAtTarget: true, medicines: 'metformin in the morning', sugarLowering: true },
     yes: ['active', 'disease'],
     group: 0,
-    sittings: every12([15, 17, 18, 20, 21, 22], 2),
+    testDays: every12([15, 17, 18, 20, 21, 22], 2),
   },
   {
     name: 'Kees Oudraad',
@@ -282,7 +282,7 @@ export const people: readonly DemoPerson[] = [
       classesSoFar: 16,
     },
     group: 1,
-    sittings: every12([6, 10, 10, 11], 8),
+    testDays: every12([6, 10, 10, 11], 8),
   },
   {
     name: 'Yvonne Caddick',
@@ -292,7 +292,7 @@ export const people: readonly DemoPerson[] = [
     heightCm: 165,
     massKg: 69,
     more: { classesSoFar: 12 },
-    sittings: every12([12, 12, 13], 10),
+    testDays: every12([12, 12, 13], 10),
   },
   {
     name: 'Sol Merrivale',
@@ -301,7 +301,7 @@ export const people: readonly DemoPerson[] = [
     normTable: null,
     heightCm: 167,
     massKg: 72,
-    sittings: every12([9, 10], 11),
+    testDays: every12([9, 10], 11),
   },
   {
     name: 'Agnes Tverrå',
@@ -315,7 +315,7 @@ export const people: readonly DemoPerson[] = [
       { weeksAgo: 40, hurt: false },
       { weeksAgo: 25, hurt: false },
     ],
-    sittings: [
+    testDays: [
       { weeksAgo: 30, stands: 3, cleanBeforeHands: 0, confirmed: true },
       { weeksAgo: 18, stands: 4, cleanBeforeHands: 0, confirmed: true },
       { weeksAgo: 6, stands: 5, cleanBeforeHands: 1, confirmed: true },
@@ -331,7 +331,7 @@ export const people: readonly DemoPerson[] = [
     more: { classesSoFar: 20 },
     pains: [['back', null, 4, 2]],
     group: 0,
-    sittings: every12([13, 14, 14, 15], 7),
+    testDays: every12([13, 14, 14, 15], 7),
   },
   {
     name: 'Renske Poldervaart',
@@ -341,7 +341,7 @@ export const people: readonly DemoPerson[] = [
     heightCm: 171,
     massKg: 77,
     more: { classesSoFar: 4 },
-    sittings: [
+    testDays: [
       { weeksAgo: 26, stands: 10, seatHeightCm: 43, confirmed: true },
       { weeksAgo: 9, stands: 15, seatHeightCm: 50, confirmed: true },
     ],
@@ -353,7 +353,7 @@ export const people: readonly DemoPerson[] = [
     normTable: 'male',
     heightCm: 183,
     massKg: 95,
-    sittings: [{ weeksAgo: 5, stands: 12, fromPaper: true }],
+    testDays: [{ weeksAgo: 5, stands: 12, fromPaper: true }],
   },
   {
     name: 'Thora Linnevik',
@@ -363,13 +363,13 @@ export const people: readonly DemoPerson[] = [
     heightCm: 152,
     massKg: 52,
     more: { limiters: [{ kind: 'fragile-bone' }], aidOutdoors: 'stick' },
-    sittings: [
+    testDays: [
       ...every12([6, 5], 16),
       { weeksAgo: 4, stands: 3, ends: 'is-stopped' },
       { weeksAgo: 3.9, stands: 5, confirmed: true },
     ],
   },
-  { name: 'Casper Oyelaran', age: 61, birthdayDaysAgo: 25, normTable: 'male', heightCm: 178, massKg: 83, sittings: [] },
+  { name: 'Casper Oyelaran', age: 61, birthdayDaysAgo: 25, normTable: 'male', heightCm: 178, massKg: 83, testDays: [] },
   {
     name: 'Maud Jessop',
     age: 81,
@@ -378,6 +378,6 @@ export const people: readonly DemoPerson[] = [
     heightCm: null,
     massKg: null,
     walkIn: true,
-    sittings: [],
+    testDays: [],
   },
 ];

@@ -13,7 +13,7 @@ import { addPerson, addWalkIn, changePerson, emptyPersonForm } from '../use-case
 import { today } from '../use-cases/today';
 import { seeded, trialEvents } from './events';
 import { asSheetLine, coreTests, furtherTests } from './others';
-import { groups, hall, people, type DemoPerson, type DemoSitting } from './hall';
+import { groups, hall, people, type DemoPerson, type DemoTestDay } from './hall';
 import { deskOf } from '../use-cases/desk';
 
 const dayMs = 86_400_000;
@@ -54,12 +54,12 @@ async function loadPerson(
   chance: () => number,
   keyOf: () => string,
 ): Promise<string> {
-  const { name, normTable, heightCm, massKg, more = {}, sittings } = person;
+  const { name, normTable, heightCm, massKg, more = {}, testDays } = person;
   if (person.walkIn) return loadWalkIn(db, person, today);
   const birthday = daysBefore(today, person.birthdayDaysAgo);
   const leapSafe = birthday.slice(5) === '02-29' ? '02-28' : birthday.slice(5);
   const birthDate = `${Number(birthday.slice(0, 4)) - person.age}-${leapSafe}`;
-  const firstDay = daysBefore(today, 7 * (sittings[0]?.weeksAgo ?? 0));
+  const firstDay = daysBefore(today, 7 * (testDays[0]?.weeksAgo ?? 0));
   const who = { name, birthDate, normTable, heightCm, massKg };
   const atFirst = { ...emptyPersonForm, ...who, ...more, limiters: [], pains: painsOf(person), falls: [] };
   const saved = await addPerson(deskOf(db, today), atFirst, { notedOn: firstDay });
@@ -76,7 +76,7 @@ async function loadPerson(
   const story: { day: string; happens: () => Promise<unknown> }[] = [];
   const at = (day: string, happens: () => Promise<unknown>) => story.push({ day, happens });
   const ask = (day: string, yes: readonly string[]) => at(day, () => note(usual(yes), day, 'the questions'));
-  const daysAgo = 7 * (sittings[0]?.weeksAgo ?? 0);
+  const daysAgo = 7 * (testDays[0]?.weeksAgo ?? 0);
   const { clearance, yes = ['active'] } = person;
   // What a professional answered once is said again each time.
   const usualYes = clearance ? yes : ['active'];
@@ -89,8 +89,8 @@ async function loadPerson(
     at(fellOn, () => note(told, fellOn, 'a fall'));
     ask(daysBefore(fellOn, -7), ['active']);
   }
-  for (const sitting of sittings)
-    at(daysBefore(today, 7 * sitting.weeksAgo), () => loadSitting(db, id, sitting, today, chance));
+  for (const testDay of testDays)
+    at(daysBefore(today, 7 * testDay.weeksAgo), () => loadTestDay(db, id, testDay, today, chance));
   if (person.handedOutWeeksAgo !== undefined) {
     const day = daysBefore(today, 7 * person.handedOutWeeksAgo);
     at(day, () => handOut(db, id, day));
@@ -102,7 +102,7 @@ async function loadPerson(
     ask(day, yes);
     at(day, () => note({ kind: 'clearance', by, answer, limits, until }, day, 'the answer'));
   }
-  if (renewed && sittings.length > 0) {
+  if (renewed && testDays.length > 0) {
     const asked = daysBefore(today, person.pains?.[0]?.[3] ?? 21);
     const form = { ...atFirst, limiters: limitersOf(more['limiters'], today) };
     at(asked, async () => must(await changePerson(deskOf(db, asked), id, form), `the intake of ${name}`));
@@ -149,18 +149,18 @@ function limitersOf(limiters: unknown, today: string): object[] {
   );
 }
 
-async function loadSitting(
+async function loadTestDay(
   db: Register,
   personId: string,
-  sitting: DemoSitting,
+  testDay: DemoTestDay,
   today: string,
   chance: () => number,
 ): Promise<void> {
-  const day = daysBefore(today, 7 * sitting.weeksAgo);
+  const day = daysBefore(today, 7 * testDay.weeksAgo);
   const key = Array.from({ length: 16 }, () => Math.floor(chance() * 16).toString(16)).join('');
-  const seatHeightCm = sitting.seatHeightCm ?? 43;
-  if (sitting.fromPaper) {
-    const stands = { test: 'chair-stand-30s', tries: [sitting.stands] };
+  const seatHeightCm = testDay.seatHeightCm ?? 43;
+  if (testDay.fromPaper) {
+    const stands = { test: 'chair-stand-30s', tries: [testDay.stands] };
     must(
       await enterSheet(deskOf(db, today), sheet(day, seatHeightCm, [asSheetLine(stands, personId, key)])),
       `paper of ${day}`,
@@ -174,21 +174,21 @@ async function loadSitting(
       sittingDate: day,
       side: null,
       conditions: { seatHeightCm, aid: 'none', shoes: 'flat' },
-      events: trialEvents(sitting, startWallMs, chance),
+      events: trialEvents(testDay, startWallMs, chance),
     };
-    must(await saveAttempt(deskOf(db, today), key, body), `a sitting of ${day}`);
+    must(await saveAttempt(deskOf(db, today), key, body), `a testDay of ${day}`);
   }
-  if (sitting.ends === undefined) {
+  if (testDay.ends === undefined) {
     const others = [
-      ...coreTests(sitting.stands, chance),
-      ...(Math.round(sitting.weeksAgo) % 3 === 0
-        ? furtherTests(sitting.stands, chance, Math.floor(chance() * 15))
+      ...coreTests(testDay.stands, chance),
+      ...(Math.round(testDay.weeksAgo) % 3 === 0
+        ? furtherTests(testDay.stands, chance, Math.floor(chance() * 15))
         : []),
     ];
     const lines = others.map((line, i) => asSheetLine(line, personId, `${key}-${i}`));
     must(await enterSheet(deskOf(db, today), sheet(day, seatHeightCm, lines)), `the other tests of ${day}`);
   }
-  if (!sitting.confirmed) return;
+  if (!testDay.confirmed) return;
   const seen = await codesWaiting(deskOf(db, day), personId);
   if (seen.length > 0) must(await confirmLevels(deskOf(db, day), personId, seen), `the levels of ${day}`);
 }

@@ -15,7 +15,7 @@ const within = (low: number, high: number, n: number): number => Math.min(high, 
 /** Between -1 and 1, mostly near 0. */
 const scatter = (chance: Chance): number => chance() + chance() - 1;
 
-/** The core five but for the stands, taken at every sitting. */
+/** The core five but for the stands, taken at every testDay. */
 export function coreTests(stands: number, chance: Chance): Line[] {
   const leg = (bias: number) =>
     [0, 1, 2].map(() => tenth(within(0.8, 45, (stands - 7) * 3.1 + 2 + bias + 5 * scatter(chance))));

@@ -69,8 +69,8 @@ export type GroupForm = InferType<typeof groupForm>;
 /** What tells chairs, boxes, pads and floors of a cupboard apart. */
 export function cupboardItem(item: Readonly<Record<string, unknown>>): string | null {
   const { heightCm, arms, thickCm, where } = item;
-  if (typeof arms === 'boolean') return `chair ${String(heightCm)}${arms ? ' with arms' : ''}`;
-  if (heightCm !== undefined) return heightCm === null ? 'box of unknown height' : `box ${String(heightCm)}`;
+  if (typeof arms === 'boolean') return `chair ${Number(heightCm)}${arms ? ' with arms' : ''}`;
+  if (heightCm !== undefined) return typeof heightCm === 'number' ? `box ${heightCm}` : 'box of unknown height';
   if (typeof thickCm === 'number') return `pad ${thickCm}`;
   return typeof where === 'string' ? `floor ${where}` : null;
 }

@@ -59,7 +59,7 @@ describe('a sheet from paper', () => {
     expect(await enterSheet(deskOf(db, today), sheet(lines))).toEqual({ kind: 'saved', results: rows.length });
     const view = await readPerson(deskOf(db, today), id);
     expect(view?.tests.map((t) => t.test)).toEqual(protocols.map((p) => p.id));
-    expect(view?.tests.find((t) => t.test === 'four-stage')?.series[0]?.sittings[0]?.result).toMatchObject({
+    expect(view?.tests.find((t) => t.test === 'four-stage')?.series[0]?.results[0]?.result).toMatchObject({
       value: 4,
       seconds: { sideBySide: 10, oneLeg: 10 },
     });
@@ -82,10 +82,10 @@ describe('a sheet from paper', () => {
       ]),
     );
     const view = await readPerson(deskOf(db, today), id);
-    const of = (test: string) => view?.tests.find((t) => t.test === test)?.series[0]?.sittings[0]?.result;
+    const of = (test: string) => view?.tests.find((t) => t.test === test)?.series[0]?.results[0]?.result;
     expect([of('up-and-go-8ft')?.value, of('reach-forward')?.value, of('one-leg')?.value]).toEqual([7.9, 25.5, 8]);
     expect(of('one-leg')?.trials).toEqual([3.1, 8, 5]);
-    expect(view?.tests[0]?.series[0]?.sittings[0]).toMatchObject({ fromPaper: true, who: 'Bo' });
+    expect(view?.tests[0]?.series[0]?.results[0]).toMatchObject({ fromPaper: true, who: 'Bo' });
   });
   test('one line with a fault and nothing of the sheet is kept; the fault says which line and what is asked', async () => {
     const id = await somebody('Cilia Calder');
@@ -133,7 +133,7 @@ describe('a sheet from paper', () => {
       ]),
     );
     const view = await readPerson(deskOf(db, today), id);
-    expect(view?.tests.map((t) => [t.test, t.series[0]?.sittings[0]?.result.outcome])).toEqual([
+    expect(view?.tests.map((t) => [t.test, t.series[0]?.results[0]?.result.outcome])).toEqual([
       ['chair-stand-30s', 'not-tried'],
       ['five-stands', 'unable'],
       ['floor-transfer', 'done'],

@@ -36,7 +36,7 @@ const change = (id: string, table: string | null, more: object = {}) =>
   changeNorms(deskOf(db, undefined, at), 'chair-stand-30s', id, { table, ...said, ...more });
 const percentile = async () => {
   const score = (await readPerson(deskOf(db, today), odile))?.tests.find((t) => t.test === 'chair-stand-30s')?.series[0]
-    ?.sittings[0]?.score;
+    ?.results[0]?.score;
   return score?.rank.kind === 'ranked' ? [Math.round(score.rank.percentile), score.normSet] : null;
 };
 

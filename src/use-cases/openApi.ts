@@ -72,8 +72,8 @@ export async function describePerson(desk: Desk, id: PersonId): Promise<object |
     falls12m: known.falls.map((f) => f.content),
     intake: { ...intake, notedOn },
     results: tests.flatMap(({ test, series }) =>
-      series.flatMap(({ sittings }) =>
-        sittings.map(({ on, result, score, conditions, fromPaper }) => ({
+      series.flatMap(({ results }) =>
+        results.map(({ on, result, score, conditions, fromPaper }) => ({
           test,
           testedOn: on,
           side: result.side ?? null,

@@ -56,7 +56,7 @@ test('other figures change no page that was handed out: it reads as printed, and
   const form = { table: printNorms(rows, 'stands'), cite: 'Own hall', who: 'Bo', why: 'a cell was read wrongly' };
   await changeNorms(deskOf(db, undefined, at), 'chair-stand-30s', 'cell-1', form);
   const [page] = await keptToday();
-  const then = page?.report.tests.find((t) => t.test === 'chair-stand-30s')?.series[0]?.sittings[0];
+  const then = page?.report.tests.find((t) => t.test === 'chair-stand-30s')?.series[0]?.results[0];
   expect(then?.score.normSet).toBe('chair-stand-middle-half');
   expect(
     page?.moved.map(({ test, was, is }) => [

@@ -191,7 +191,7 @@ describe('one record that cannot be true', () => {
       'Well Record',
     ]);
     await changePerson(deskOf(db, today), broken, { ...form, name: 'Broken Record' });
-    expect((await readPerson(deskOf(db, today), broken))?.lead?.series[0]?.sittings).toHaveLength(1);
+    expect((await readPerson(deskOf(db, today), broken))?.lead?.series[0]?.results).toHaveLength(1);
   });
 });
 
@@ -339,7 +339,7 @@ describe('results', () => {
     await send('attempt-1', id, counted(12));
     await enterSheet(deskOf(db, today), sheet(id, [7]));
     const stands = async () =>
-      (await readPerson(deskOf(db, today), id))?.lead?.series[0]?.sittings.map((s) => s.result.value);
+      (await readPerson(deskOf(db, today), id))?.lead?.series[0]?.results.map((s) => s.result.value);
     expect(await stands()).toEqual([12]);
     await enterSheet(deskOf(db, today), { ...sheet(id, [8]), counts: true });
     expect(await stands()).toEqual([8]);
@@ -348,7 +348,7 @@ describe('results', () => {
     const [ada, bea] = [await addReady({ name: 'Ada A' }), await addReady({ name: 'Bea B' })];
     const move = { kind: 'move', toPersonId: bea, reason: 'swapped chairs' } as Loose;
     await send('attempt-1', ada, [...counted(9), move]);
-    const stands = async (id: string) => (await readPerson(deskOf(db, today), id))?.lead?.series[0]?.sittings.length;
+    const stands = async (id: string) => (await readPerson(deskOf(db, today), id))?.lead?.series[0]?.results.length;
     expect([await stands(ada), await stands(bea)]).toEqual([undefined, 1]);
     expect((await readPerson(deskOf(db, today), ada))?.movedAway).toMatchObject([{ toName: 'Bea B' }]);
     await send('attempt-1', ada, [

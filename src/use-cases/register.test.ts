@@ -156,7 +156,7 @@ describe('doubles', () => {
   });
 });
 
-describe('groups, sitting, archive', () => {
+describe('groups, result, archive', () => {
   test('several go into a group and into the sitting of the day; each deed has its opposite', async () => {
     const ids = [await add({ name: 'Anna Aar' }), await add({ name: 'Berta Bro' }), await add({ name: 'Cora Cam' })];
     const group = { name: 'Monday 10:00', weekday: 1, time: '10:00' };
@@ -321,7 +321,7 @@ describe('erase', () => {
     expect(await erasePerson(deskOf(db), id, 'Xaveria Quillfeather ')).toEqual({ kind: 'erased' });
     expect(found()).toEqual([]);
     expect(await names({})).toEqual(['Berta Bro']);
-    expect((await readPerson(deskOf(db, today), other))?.lead?.series[0]?.sittings[0]?.result.value).toBe(8);
+    expect((await readPerson(deskOf(db, today), other))?.lead?.series[0]?.results[0]?.result.value).toBe(8);
     expect(await erasePerson(deskOf(db), id, 'Xaveria Quillfeather')).toEqual({ kind: 'not-found' });
   });
 });

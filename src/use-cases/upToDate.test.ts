@@ -9,6 +9,7 @@ import { inNewWords } from '../core/shapes/oldWords';
 import { listAttempts } from '../database/attempts';
 import { openRegister, type Register } from '../database/connection';
 import { listDecidedLevels, listDecisions } from '../database/decisions';
+import { listPrintedPages } from '../database/printedPages';
 import { migrations } from '../database/migrations';
 import { deskOf } from './desk';
 import { bringResultsUpToDate, rebuildResults, saveAttempt } from './saveAttempt';
@@ -99,6 +100,17 @@ async function before(): Promise<void> {
     );
   confirm('l1', 'S', 'S3/46/2@5x1', '2026-01-10T09:00:00Z');
   confirm('l2', 'S', 'S4/46/h@4x1', '2026-02-23T11:00:00Z');
+  raw
+    .prepare('INSERT INTO printed_page VALUES (?, ?, ?, ?, ?, ?, ?)')
+    .run(
+      'page',
+      'p',
+      '2026-02-24T10:00:00Z',
+      'n',
+      'r',
+      'f',
+      '{"tests":[{"test":"one-leg","series":[{"side":"L","sittings":[1]}]}]}',
+    );
   confirm('l3', 'L', 'L1/2@5x1', '2026-02-23T11:00:00Z');
   await old.destroy();
 }
@@ -130,6 +142,10 @@ describe('a register of the version before', () => {
     expect(events.filter((e) => ['hold', 'halt'].includes(e.kind)).map((e) => e.kind)).toEqual(['halt']);
     expect(new Set(events.map((e) => e.by))).toEqual(new Set(['key', 'page', 'hand']));
     expect(events.filter((e) => e.by === 'page').map((e) => e.kind)).toEqual(['end', 'end', 'gap']);
+  });
+  test('what a test gave is a result, also on a page handed out before', async () => {
+    const [page] = await listPrintedPages(db, 'p');
+    expect(page?.report.tests).toEqual([{ test: 'one-leg', series: [{ side: 'L', results: [1] }] }]);
   });
   test('levels confirmed with one press are one decision with its facts once; their order stays', async () => {
     const decisions = await listDecisions(db, 'p');

@@ -147,7 +147,7 @@ describe('from a result to a confirmed level', () => {
     const id = await add();
     await enterSheet(deskOf(db, today), paper(id, 9));
     const page = await readPerson(deskOf(db, today), id);
-    expect(page?.lead?.series[0]?.sittings[0]?.score.rank).toMatchObject({ kind: 'ranked', band: 'below' });
+    expect(page?.lead?.series[0]?.results[0]?.score.rank).toMatchObject({ kind: 'ranked', band: 'below' });
     expect(page?.levels.levels[0]?.code).toBe('S4/43/h@4x1');
     expect(page?.due).toMatchObject({ on: '2026-04-27', weeks: 8 });
     expect(page?.path.next.step).toBe('levels');
@@ -169,7 +169,7 @@ describe('from a result to a confirmed level', () => {
     await enterSheet(deskOf(db, today), paper(id, 9));
     await enterSheet(deskOf(db, today), paper(id, 14));
     const page = await readPerson(deskOf(db, today), id);
-    expect(page?.lead?.series[0]?.sittings.map((s) => s.result.value)).toEqual([9]);
+    expect(page?.lead?.series[0]?.results.map((s) => s.result.value)).toEqual([9]);
     expect(page?.otherAttempts).toHaveLength(1);
   });
   test('a paper result for a day to come, or with more clean stands than stands, is refused', async () => {
@@ -195,24 +195,24 @@ describe('the demo hall', () => {
       expect(everybody.filter((p) => p.person.normTable === null)).toHaveLength(2);
       expect(everybody.filter((p) => p.known.readiness.outcome === 'not-today')).toHaveLength(1);
       const of = (kind: string) =>
-        everybody.filter((p) => p.lead?.series[0]?.sittings.some((s) => s.change.kind === kind)).length;
+        everybody.filter((p) => p.lead?.series[0]?.results.some((s) => s.change.kind === kind)).length;
       expect(of('clearly-better')).toBeGreaterThan(0);
       expect(of('clearly-worse')).toBeGreaterThan(0);
-      expect(everybody.some((p) => p.lead?.series[0]?.sittings[0]?.result.handsUsed)).toBe(true);
+      expect(everybody.some((p) => p.lead?.series[0]?.results[0]?.result.handsUsed)).toBe(true);
       expect(everybody.some((p) => p.due !== null && p.due.on <= today)).toBe(true);
       const rows = (p: (typeof everybody)[number]) =>
-        p.lead?.series[0]?.sittings.map((s) => (s.score.rank.kind === 'ranked' ? s.score.rank.row.ageLow : 0));
+        p.lead?.series[0]?.results.map((s) => (s.score.rank.kind === 'ranked' ? s.score.rank.row.ageLow : 0));
       expect(everybody.some((p) => new Set(rows(p)?.slice(0, 2)).size === 2)).toBe(true);
       const days = (id: string) =>
         everybody.flatMap((p) =>
-          p.tests.filter((t) => t.test === id).flatMap((t) => t.series.flatMap((s) => s.sittings.map(({ on }) => on))),
+          p.tests.filter((t) => t.test === id).flatMap((t) => t.series.flatMap((s) => s.results.map(({ on }) => on))),
         );
       for (const { id } of protocols) expect(days(id).length).toBeGreaterThan(0);
       for (const { id } of protocols.slice(0, 5)) expect(days(id).sort()[0] ?? '').toMatch(/^2024-0[0-9]/);
       expect(await rebuildResults(deskOf(db))).toEqual([]);
     },
   );
-  test('the same seed and day give the same sittings', { timeout: 60_000 }, async () => {
+  test('the same seed and day give the same results', { timeout: 60_000 }, async () => {
     await loadDemo(db, today);
     const other = await openRegister(join(folder, 'other.sqlite'));
     await loadDemo(other, today);

@@ -43,7 +43,7 @@ export type Change =
  * Whether a change is more than the test's own error.
  *
  * Only a difference beyond MDC95 under like conditions is called clear. Of the two norm rows the wider error is used,
- * so a birthday between the sittings cannot make a change look real. A step from or to hands is never given a size,
+ * so a birthday between the results cannot make a change look real. A step from or to hands is never given a size,
  * and at the cap or top stage of a test nothing is called better.
  */
 export function changeBetween(protocol: Protocol, older: Sat | undefined, newer: Sat, sex: NormTable): Change {
@@ -85,7 +85,7 @@ export function topOf({ capture }: Protocol, capS?: number | null): number | nul
 }
 
 /**
- * The sitting later ones are held against: the first, or the second where it came within 14 days, as by then the test
+ * The result later ones are held against: the first, or the second where it came within 14 days, as by then the test
  * was known (common practice, no published source).
  * @param sats oldest first
  */

@@ -44,7 +44,7 @@ describe('change against the error of the test', () => {
     const near = change(sat(11, '2026-01-01'), sat(12, '2026-03-02'));
     expect(near.kind === 'no-clear-change' && near.regressionTo).toBeNull();
   });
-  test('the first sitting and another protocol version have no change', () => {
+  test('the first result and another protocol version have no change', () => {
     expect(change(undefined, sat(9, '2026-03-02')).kind).toBe('first-time');
     expect(change({ ...sat(9, '2026-01-01'), protocolVersion: 2 }, sat(9, '2026-03-02')).kind).toBe('not-comparable');
   });
@@ -96,7 +96,7 @@ describe('change in other tests', () => {
   });
 });
 
-describe('several sittings', () => {
+describe('several results', () => {
   test('the second within 14 days is the better baseline, as by then the test was known', () => {
     const at = (...days: string[]) => baselineOf(days.map((on) => ({ on })))?.on;
     expect(at('2026-01-01', '2026-01-15', '2026-03-02')).toBe('2026-01-15');
@@ -104,7 +104,7 @@ describe('several sittings', () => {
     expect([at('2026-01-01'), at()]).toEqual(['2026-01-01', undefined]);
   });
   const points = (...values: number[]): TrendPoint[] => values.map((value, i) => ({ day: i * 90, value }));
-  test('three sittings make a trend, two do not; one odd day does not tip it', () => {
+  test('three results make a trend, two do not; one odd day does not tip it', () => {
     expect(trendOf(points(9, 10))).toBeNull();
     expect(trendOf(points(9, 10, 11))?.perYear).toBeCloseTo((1 / 90) * 365.25, 9);
     expect(trendOf(points(9, 10, 11, 2, 13, 14, 15))?.perYear).toBeCloseTo((1 / 90) * 365.25, 9);
@@ -117,7 +117,7 @@ describe('several sittings', () => {
     expect([trend?.interval.low, trend?.interval.high].map((s) => (s ?? NaN) / 365.25)).toEqual([-1, 3]);
     expect(trend?.interval.coversPercent).toBe(95);
   });
-  test('with three sittings the interval covers 67 %, with four 92 % (2 of n! orders miss it)', () => {
+  test('with three results the interval covers 67 %, with four 92 % (2 of n! orders miss it)', () => {
     expect(trendOf(points(9, 10, 12))?.interval.coversPercent).toBe(67);
     expect(trendOf(points(9, 10, 12, 11))?.interval.coversPercent).toBe(92);
   });

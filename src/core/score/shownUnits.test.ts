@@ -69,7 +69,7 @@ test('the same result has the same percentile, band, lines and verdict in either
             ...{ fromPaper: true, who: null, result: resultIn(p, { ...result(p.id, value), side: 'L' as const }) },
           }));
           const view = testViewOf(p, sats, sex);
-          const newest = view?.series[0]?.sittings[0];
+          const newest = view?.series[0]?.results[0];
           const { rank } = newest?.score ?? {};
           const said = [
             rank?.kind === 'ranked' ? rank.band : rank?.kind,

@@ -1,6 +1,6 @@
 import type { Protocol } from '../shapes/protocol';
 
-/** Left and right of one sitting. */
+/** Left and right of one result. */
 export interface Sides {
   readonly left: number;
   readonly right: number;
@@ -9,7 +9,7 @@ export interface Sides {
 export interface SideDifference {
   readonly by: number;
   readonly lower: 'L' | 'R';
-  /** Past the rule in this sitting; flagged only when the one before it was too, on the same side. */
+  /** Past the rule in this result; flagged only when the one before it was too, on the same side. */
   readonly large: boolean;
 }
 
@@ -30,7 +30,7 @@ export function sideDifference(protocol: Protocol, { left, right }: Sides, mdc95
   return { by, lower, large };
 }
 
-/** Whether the difference is told: large in two sittings running, the same side lower both times. */
+/** Whether the difference is told: large in two tests running, the same side lower both times. */
 export function sidesFlagged(newest: SideDifference, before: SideDifference | null): boolean {
   return newest.large && before !== null && before.large && before.lower === newest.lower;
 }

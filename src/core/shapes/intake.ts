@@ -12,7 +12,7 @@ export interface Contact {
 
 /**
  * What is known of a body and of lasting conditions, noted on a day. A newer intake stands beside the older one, so
- * that a sitting can be read as it was. What has a date of its own (pain, falls, readiness) is an entry, see `Entry`.
+ * that a result can be read as it was. What has a date of its own (pain, falls, readiness) is an entry, see `Entry`.
  */
 export interface Intake {
   readonly notedOn: IsoDate;

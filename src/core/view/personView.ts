@@ -14,7 +14,7 @@ import type { Person, Place, UnitSystem } from '../shapes/person';
 import type { Protocol } from '../shapes/protocol';
 import type { RuleBook } from '../shapes/rules';
 import { pathOf, type Path } from './path';
-import { testViewOf, type TestSat, type TestView } from './testView';
+import { testViewOf, type DatedResult, type TestView } from './testView';
 
 /** All that the lists of the register need of somebody. */
 export interface PersonOutline {
@@ -90,12 +90,12 @@ export function describePerson(records: PersonRecords, hall: Hall, today: IsoDat
   const { place, book, rules } = hall;
   const { intake, readiness } = known;
   const tests = testsOf(person, book, attempts);
-  const counted = new Set(tests.flatMap((t) => t.series.flatMap((s) => s.sittings.map(({ key }) => key))));
+  const counted = new Set(tests.flatMap((t) => t.series.flatMap((s) => s.results.map(({ key }) => key))));
   let worked: LevelsAnswer | undefined;
   const levels = () => (worked ??= assignLevels(rules.levels, factsFrom(records, hall, today)));
   const core = rules.coreTests.flatMap((id) => tests.filter((t) => t.test === id && newestDay([t]) !== null));
   const lastTestedOn = newestDay(core);
-  const newest = tests.flatMap((t) => t.series.flatMap((s) => s.sittings[0] ?? []));
+  const newest = tests.flatMap((t) => t.series.flatMap((s) => s.results[0] ?? []));
   const toWatch = newest.reduce((sum, s) => sum + s.score.cutoffs.filter((c) => c.past).length, 0);
   const due = lastTestedOn ? retestDue(lastTestedOn, { pastCutoff: toWatch > 0, readiness: readiness.outcome }) : null;
   const standings =
@@ -128,7 +128,7 @@ export function describePerson(records: PersonRecords, hall: Hall, today: IsoDat
     composites: compositesOf(
       rules.composites,
       book.protocols,
-      tests.flatMap((t) => t.series[0]?.sittings[0]?.result ?? []),
+      tests.flatMap((t) => t.series[0]?.results[0]?.result ?? []),
       (day) => bodyOn(person, intake, day),
     ),
     lead: core[0] ?? null,
@@ -164,7 +164,7 @@ export function factsFrom(records: PersonRecords, { place }: Hall, day: IsoDate)
 /** The newest day on which one of these was tried. */
 const newestDay = (tests: readonly TestView[]): IsoDate | null =>
   tests
-    .flatMap((t) => t.series.flatMap((s) => s.sittings))
+    .flatMap((t) => t.series.flatMap((s) => s.results))
     .flatMap(({ on, result }) => (result.outcome === 'not-tried' ? [] : [on]))
     .sort()
     .at(-1) ?? null;
@@ -178,7 +178,7 @@ function testsOf(person: Person, { protocols }: NormBook, attempts: readonly Att
 }
 
 /** @param protocol in the units shown, which the result is told in too */
-function satOf(person: Person, protocol: Protocol, attempt: AttemptView): TestSat | null {
+function satOf(person: Person, protocol: Protocol, attempt: AttemptView): DatedResult | null {
   const kept = toResult(attempt);
   if (!kept) return null;
   const { conditions, trial } = attempt;

@@ -159,7 +159,7 @@ export function brokenLine(person: Person & { readonly archived: boolean }, grou
 }
 
 function newestOf(lead: TestView | null): RegisterLine['newest'] {
-  const newest = lead?.series[0]?.sittings[0];
+  const newest = lead?.series[0]?.results[0];
   if (!lead || !newest) return null;
   const { value, handsUsed = false } = newest.result;
   return { test: lead.test, value, handsUsed };
@@ -169,7 +169,7 @@ function standingOf({ tests }: PersonOutline, protocols: readonly Protocol[]): R
   return Object.fromEntries(
     tests.flatMap(({ test, series }) => {
       const protocol = protocols.find((p) => p.id === test);
-      const score = series[0]?.sittings[0]?.score;
+      const score = series[0]?.results[0]?.score;
       if (!protocol || !score || score.scored === null) return [];
       const scale = performanceScale(score.rank, moreIsBetter(protocol));
       return scale ? [[test, scale.at(score.scored)]] : [];

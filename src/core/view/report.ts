@@ -41,7 +41,7 @@ export function reportOf(view: PersonView, place: Place, asked: ReportAsked, tod
     falls: known.falls.map(({ content }) => ({ fellOn: content.fellOn, hurt: content.hurt })),
     tests: view.tests.map((t) => ({
       ...t,
-      series: t.series.map((s) => ({ ...s, sittings: s.sittings.slice(0, 2) })),
+      series: t.series.map((s) => ({ ...s, results: s.results.slice(0, 2) })),
     })),
     composites: view.composites,
     normsVersion: view.normsVersion,
@@ -77,8 +77,8 @@ export interface PageThen extends PrintedPage {
 export function movedSince(report: Report, protocols: readonly Protocol[]): MovedScore[] {
   return report.tests.flatMap(({ test, series }) => {
     const protocol = protocols.find((p) => p.id === test);
-    return series.flatMap(({ side, sittings }) => {
-      const newest = sittings[0];
+    return series.flatMap(({ side, results }) => {
+      const newest = results[0];
       if (!protocol || !newest) return [];
       const { ageYears, result, score: was } = newest;
       const is = scoreResult(protocol, result, { ageYears, sex: report.person.normTable });

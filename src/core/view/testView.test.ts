@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { protocolById } from '../../catalogue/protocols';
 import type { TestResult } from '../shapes/facts';
-import { attentionOf, testViewOf, type TestSat } from './testView';
+import { attentionOf, testViewOf, type DatedResult } from './testView';
 
 const named = (id: string) => {
   const found = protocolById(id);
@@ -9,7 +9,7 @@ const named = (id: string) => {
   return found;
 };
 let n = 0;
-const sat = (test: string, on: string, value: number | null, more: Partial<TestResult> = {}): TestSat => ({
+const sat = (test: string, on: string, value: number | null, more: Partial<TestResult> = {}): DatedResult => ({
   ...{ key: `key-${n++}`, on, ageYears: 77, protocolVersion: named(test).version, conditions: {}, fromPaper: true },
   who: null,
   result: { test, testedOn: on, outcome: value === null ? 'unable' : 'done', value, ...more },
@@ -28,7 +28,7 @@ const leg = (on: string, left: number, right: number) => [
 describe('results of one test, day by day', () => {
   test('newest first; of one day the first counts, a repeat does not', () => {
     const view = stands(['2025-12-01', 9], ['2026-03-02', 10], ['2026-03-02', 14]);
-    expect(view?.series[0]?.sittings.map((s) => s.result.value)).toEqual([10, 9]);
+    expect(view?.series[0]?.results.map((s) => s.result.value)).toEqual([10, 9]);
   });
   test('each is scored at the age of its own day and held against the one before it', () => {
     const view = testViewOf(
@@ -39,20 +39,20 @@ describe('results of one test, day by day', () => {
       ],
       'female',
     );
-    const [newest, before] = view?.series[0]?.sittings ?? [];
+    const [newest, before] = view?.series[0]?.results ?? [];
     expect([before, newest].map((s) => s?.score.rank.kind === 'ranked' && s.score.rank.row.ageLow)).toEqual([75, 80]);
     expect([before?.change.kind, newest?.change.kind]).toEqual(['first-time', 'clearly-better']);
   });
-  test('against the first sitting is told only where that is not the one before', () => {
+  test('against the first result is told only where that is not the one before', () => {
     expect(stands(['2025-06-01', 8], ['2025-12-01', 9])?.series[0]?.sinceBaseline).toBeNull();
     const since = stands(['2025-06-01', 8], ['2025-12-01', 9], ['2026-03-02', 12])?.series[0]?.sinceBaseline;
     expect([since?.on, since?.change.kind]).toEqual(['2025-06-01', 'clearly-better']);
   });
-  test('a second sitting within 14 days is the baseline, so against it the third is one step', () => {
+  test('a second result within 14 days is the baseline, so against it the third is one step', () => {
     const view = stands(['2025-12-01', 8], ['2025-12-10', 10], ['2026-03-02', 12]);
     expect(view?.series[0]?.sinceBaseline).toBeNull();
   });
-  test('hands and unable make no trend, but stay among the sittings', () => {
+  test('hands and unable make no trend, but stay among the results', () => {
     const view = testViewOf(
       named('chair-stand-30s'),
       [
@@ -63,7 +63,7 @@ describe('results of one test, day by day', () => {
       ],
       'female',
     );
-    expect(view?.series[0]?.sittings).toHaveLength(4);
+    expect(view?.series[0]?.results).toHaveLength(4);
     expect(view?.series[0]?.trend).toBeNull();
   });
   test('nothing taken down is no view', () => {
@@ -72,9 +72,9 @@ describe('results of one test, day by day', () => {
 });
 
 describe('left and right', () => {
-  test('the better side is gone by: the longer hold, in sittings and in what asks to be looked at', () => {
+  test('the better side is gone by: the longer hold, in results and in what asks to be looked at', () => {
     const view = testViewOf(named('one-leg'), leg('2026-03-02', 3, 12), 'female');
-    expect(view?.series.map((s) => [s.side, s.sittings[0]?.result.value])).toEqual([
+    expect(view?.series.map((s) => [s.side, s.results[0]?.result.value])).toEqual([
       ['R', 12],
       ['L', 3],
     ]);

@@ -11,7 +11,7 @@ import type { NormTable } from '../shapes/norms';
 import type { Protocol } from '../shapes/protocol';
 
 /** A result with the day and the conditions it was had under. */
-export interface TestSat extends Sat {
+export interface DatedResult extends Sat {
   readonly key: string;
   readonly conditions: Conditions;
   readonly fromPaper: boolean;
@@ -19,7 +19,7 @@ export interface TestSat extends Sat {
 }
 
 /** One result scored at the age of its day, and held against those before it. */
-export interface TestSitting extends TestSat {
+export interface ScoredResult extends DatedResult {
   readonly score: Score;
   /** Against the one before. */
   readonly change: Change;
@@ -29,8 +29,8 @@ export interface TestSitting extends TestSat {
 export interface TestSeries {
   readonly side: Side | null;
   /** Newest first, one a day: the first of its day. */
-  readonly sittings: readonly TestSitting[];
-  /** The newest against the sitting later ones are held against; `null` where that is the one before it. */
+  readonly results: readonly ScoredResult[];
+  /** The newest against the result later ones are held against; `null` where that is the one before it. */
   readonly sinceBaseline: { readonly on: IsoDate; readonly change: Change } | null;
   readonly split: PercentileSplit | null;
   readonly trend: Trend | null;
@@ -49,24 +49,29 @@ export interface TestView {
  * @param sats oldest first; several of one day and side are allowed, the first counts
  * @returns null where nothing was ever taken down
  */
-export function testViewOf(protocol: Protocol, sats: readonly TestSat[], sex: NormTable): TestView | null {
+export function testViewOf(protocol: Protocol, sats: readonly DatedResult[], sex: NormTable): TestView | null {
   const sides = protocol.sides === 'both' ? (['L', 'R'] as const) : [null];
   const series = sides.flatMap((side) => seriesOf(protocol, firstOfDays(sats, side), side, sex) ?? []);
   if (series.length === 0) return null;
-  const newest = (s: TestSeries) => s.sittings[0]?.score.scored ?? -Infinity;
+  const newest = (s: TestSeries) => s.results[0]?.score.scored ?? -Infinity;
   series.sort((a, b) => (moreIsBetter(protocol) ? newest(b) - newest(a) : newest(a) - newest(b)));
   return { test: protocol.id, series, sides: sidesOf(protocol, series) };
 }
 
-function firstOfDays(sats: readonly TestSat[], side: Side | null): TestSat[] {
-  const byDay = new Map<IsoDate, TestSat>();
+function firstOfDays(sats: readonly DatedResult[], side: Side | null): DatedResult[] {
+  const byDay = new Map<IsoDate, DatedResult>();
   for (const sat of sats) if ((side === null || sat.result.side === side) && !byDay.has(sat.on)) byDay.set(sat.on, sat);
   return [...byDay.values()];
 }
 
-function seriesOf(protocol: Protocol, sats: readonly TestSat[], side: Side | null, sex: NormTable): TestSeries | null {
+function seriesOf(
+  protocol: Protocol,
+  sats: readonly DatedResult[],
+  side: Side | null,
+  sex: NormTable,
+): TestSeries | null {
   if (sats.length === 0) return null;
-  const sittings = sats.map((sat, i): TestSitting => ({
+  const results = sats.map((sat, i): ScoredResult => ({
     ...sat,
     score: scoreResult(protocol, sat.result, { ageYears: sat.ageYears, sex }),
     change: changeBetween(protocol, sats[i - 1], sat, sex),
@@ -76,7 +81,7 @@ function seriesOf(protocol: Protocol, sats: readonly TestSat[], side: Side | nul
   const far = newest && base && base !== newest && base !== before;
   return {
     side,
-    sittings: sittings.reverse(),
+    results: results.reverse(),
     sinceBaseline: far ? { on: base.on, change: changeBetween(protocol, base, newest, sex) } : null,
     split: newest && before ? splitBetween(protocol, before, newest, sex) : null,
     trend: trendOf(
@@ -89,8 +94,13 @@ function seriesOf(protocol: Protocol, sats: readonly TestSat[], side: Side | nul
   };
 }
 
-function splitBetween(protocol: Protocol, before: TestSat, newest: TestSat, sex: NormTable): PercentileSplit | null {
-  const at = ({ result, ageYears }: TestSat) =>
+function splitBetween(
+  protocol: Protocol,
+  before: DatedResult,
+  newest: DatedResult,
+  sex: NormTable,
+): PercentileSplit | null {
+  const at = ({ result, ageYears }: DatedResult) =>
     sex === null || result.value === null || result.handsUsed
       ? null
       : { value: scoredValue(protocol, result.value), peer: { ageYears, sex } };
@@ -101,8 +111,8 @@ function splitBetween(protocol: Protocol, before: TestSat, newest: TestSat, sex:
 function sidesOf(protocol: Protocol, series: readonly TestSeries[]): TestView['sides'] {
   const [left, right] = (['L', 'R'] as const).map((side) => series.find((s) => s.side === side));
   if (!left || !right) return null;
-  const found = left.sittings.flatMap((l) => {
-    const r = right.sittings.find(({ on }) => on === l.on);
+  const found = left.results.flatMap((l) => {
+    const r = right.results.find(({ on }) => on === l.on);
     const error: MeasurementError | null = l.score.error;
     return r && l.result.value !== null && r.result.value !== null
       ? [sideDifference(protocol, { left: l.result.value, right: r.result.value }, error?.mdc95 ?? null)]
@@ -114,9 +124,9 @@ function sidesOf(protocol: Protocol, series: readonly TestSeries[]): TestView['s
 
 /** How much this test asks to be looked at: past lines first, then below the middle half, then the rest. */
 export function attentionOf({ series, sides }: TestView): number {
-  const score = series[0]?.sittings[0]?.score;
+  const score = series[0]?.results[0]?.score;
   if (!score) return 0;
-  const past = series.some((s) => s.sittings[0]?.score.cutoffs.some((c) => c.past));
+  const past = series.some((s) => s.results[0]?.score.cutoffs.some((c) => c.past));
   const { rank } = score;
   const low = rank.kind === 'ranked' ? rank.band === 'below' : rank.kind === 'limit' && rank.worse;
   return (past ? 4 : 0) + (sides?.flagged ? 2 : 0) + (low ? 1 : 0);

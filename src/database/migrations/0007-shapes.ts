@@ -49,6 +49,7 @@ export async function shapes(db: Kysely<unknown>): Promise<void> {
     seq INTEGER NOT NULL, person_id TEXT REFERENCES person (id), content_json TEXT NOT NULL,
     PRIMARY KEY (key, writer, seq))`);
   await run(`CREATE INDEX class_events_of_person ON class_event (person_id)`);
+  await handedOut(db);
   // One box to lift, its height not known; what nobody has counted in this hall yet is none.
   await run(`UPDATE place SET content_json = json_remove(json_set(content_json,
     '$.cupboard.boxes', json(CASE WHEN json_extract(content_json, '$.cupboard.box') THEN '[{"heightCm":null,"count":1}]'
@@ -77,6 +78,27 @@ async function decisions(run: Run): Promise<void> {
     (SELECT id FROM confirmed_level d WHERE d.rowid = (${first})), pattern, rung, support, code, level_json
     FROM confirmed_level c ORDER BY c.rowid`);
   await run(`DROP TABLE confirmed_level`);
+}
+
+interface Page {
+  readonly tests?: readonly { readonly series?: readonly { readonly sittings?: unknown }[] }[];
+}
+
+/** What a test gave is a result, also on pages that were handed out before. */
+async function handedOut(db: Kysely<unknown>): Promise<void> {
+  const { rows } = await sql<{ id: string; content_json: string }>`SELECT id, content_json FROM printed_page`.execute(
+    db,
+  );
+  for (const { id, content_json } of rows) {
+    const page = JSON.parse(content_json) as Page;
+    const tests = (page.tests ?? []).map((test) => ({
+      ...test,
+      series: (test.series ?? []).map(({ sittings, ...series }) => ({ ...series, results: sittings })),
+    }));
+    await sql`UPDATE printed_page SET content_json = ${JSON.stringify({ ...page, tests })} WHERE id = ${id}`.execute(
+      db,
+    );
+  }
 }
 
 async function countRevisions(db: Kysely<unknown>): Promise<void> {

@@ -1,18 +1,17 @@
 'use client';
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/react';
 import { useRouter } from 'next/navigation';
-import { useEffect, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
 import type { RegisterLine } from '../../core/view/registerLine';
 import { Key } from '../touch/button';
 import { stateWords, tableWords } from '../words';
-import { fetchLines } from './askRegister';
+import { useFound } from './useFound';
 import { useKeys } from './keys';
 import { isCommand } from './singleLetters';
 
 /** Finds a person from anywhere, slips and level codes allowed; `/` puts the cursor in. */
 export function Find() {
   const [typed, setTyped] = useState('');
-  const [found, setFound] = useState<{ for: string; lines: readonly RegisterLine[] | null }>({ for: '', lines: [] });
   const field = useRef<HTMLInputElement>(null);
   const router = useRouter();
   useKeys('frame', (event) => {
@@ -20,18 +19,7 @@ export function Find() {
     field.current?.focus();
     return true;
   });
-  useEffect(() => {
-    const search = typed.trim();
-    if (search === '') return;
-    const asking = new AbortController();
-    fetchLines({ search, limit: 8 }, asking.signal).then(
-      (answer) => setFound({ for: search, lines: answer?.lines ?? null }),
-      () => undefined,
-    );
-    return () => asking.abort();
-  }, [typed]);
-  const asked = typed.trim();
-  const lines = found.lines ?? [];
+  const { lines, state } = useFound(typed, 8);
   return (
     <Combobox
       immediate
@@ -55,7 +43,7 @@ export function Find() {
         <span className="pointer-events-none absolute top-2 right-2 text-ink-soft" aria-hidden>
           <Key>/</Key>
         </span>
-        {asked !== '' && (
+        {state !== 'nothing-typed' && (
           <ComboboxOptions static className="absolute right-0 z-20 mt-1 w-96 max-w-[90vw] border-2 border-ink bg-board">
             {lines.map((person) => (
               <ComboboxOption
@@ -71,9 +59,9 @@ export function Find() {
                 </span>
               </ComboboxOption>
             ))}
-            {found.for === asked && lines.length === 0 && (
+            {(state === 'answered' || state === 'no-answer') && lines.length === 0 && (
               <div className="px-3 py-3">
-                {found.lines === null
+                {state === 'no-answer'
                   ? 'The server does not answer. Try again in a moment.'
                   : 'Nobody like that is in the register.'}
               </div>

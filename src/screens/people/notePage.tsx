@@ -12,7 +12,7 @@ export function NoteScreen({ view, place, today }: { view: PersonView; place: Pl
   const { person, known } = view;
   const asks = known.readiness.reasons.filter((r) => r.outcome === 'ask-first' && r.id !== 'to-ask');
   const lead = leadOf(view);
-  const latest = lead?.sittings[0];
+  const latest = lead?.results[0];
   return (
     <div className="mx-auto max-w-3xl pt-5">
       <div className="mb-4 flex flex-wrap gap-4 print:hidden">

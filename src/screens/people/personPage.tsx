@@ -6,7 +6,7 @@ import { lookOf } from '../drawing/patterns';
 import { levelsShown, waitWords } from '../levels/levelsShown';
 import { Stool } from '../drawing/stool';
 import { leadOf, type Lead } from '../scores/lead';
-import { changeWords, ScoreRail, sittingMark } from '../scores/rail';
+import { changeWords, ScoreRail, resultMark } from '../scores/rail';
 import { resultWords } from '../scores/testWords';
 import type { AttemptView, MovedAway } from '../../core/measure/attempt';
 import { countedIn } from '../../core/measure/trial';
@@ -75,7 +75,7 @@ export function PersonScreen({ view }: { view: PersonView }) {
               No result yet. The first test takes two minutes; its score, level and retest date follow from it.
             </p>
           )}
-          {lead && <Sittings {...lead} />}
+          {lead && <Results {...lead} />}
           <Others attempts={otherAttempts} movedAway={view.movedAway} />
           <div className="flex flex-wrap gap-x-4">
             <ButtonLink look="plain" href={`/people/${person.id}/paper`}>
@@ -184,7 +184,7 @@ function Heading({ id, more, children }: { id: string; more?: ReactNode; childre
   );
 }
 
-function Latest({ protocol, sittings: [latest, ...earlier] }: Lead) {
+function Latest({ protocol, results: [latest, ...earlier] }: Lead) {
   if (!latest) return null;
   return (
     <div className="pt-3">
@@ -196,14 +196,14 @@ function Latest({ protocol, sittings: [latest, ...earlier] }: Lead) {
         unit={scoredUnit(protocol)}
         on={latest.on}
         least={protocol.range.min}
-        earlier={earlier.slice(0, 3).map((s) => sittingMark(protocol, s))}
+        earlier={earlier.slice(0, 3).map((s) => resultMark(protocol, s))}
         width={760}
       />
     </div>
   );
 }
 
-function Sittings({ protocol, sittings }: Lead) {
+function Results({ protocol, results }: Lead) {
   return (
     <table className="mt-2 w-full text-left">
       <caption className="sr-only">{protocol.title}, newest first</caption>
@@ -216,19 +216,19 @@ function Sittings({ protocol, sittings }: Lead) {
         </tr>
       </thead>
       <tbody>
-        {sittings.slice(0, 6).map((sitting) => {
-          const words = changeWords(sitting.change);
-          const { seatHeightCm } = sitting.conditions;
+        {results.slice(0, 6).map((scored) => {
+          const words = changeWords(scored.change);
+          const { seatHeightCm } = scored.conditions;
           return (
-            <tr key={sitting.key} className="border-t border-rule">
-              <td className="py-1.5">{dayWords(sitting.on)}</td>
-              <td className="num">{resultWords(protocol, sitting)}</td>
+            <tr key={scored.key} className="border-t border-rule">
+              <td className="py-1.5">{dayWords(scored.on)}</td>
+              <td className="num">{resultWords(protocol, scored)}</td>
               {protocol.seatCm !== undefined && (
                 <td className="num">{seatHeightCm === undefined ? '–' : `${seatHeightCm} cm`}</td>
               )}
               <td>
                 {words.verdict} <span className="text-sm text-ink-soft">{words.size}</span>
-                {sitting.fromPaper && <span className="text-sm text-ink-soft"> · from paper</span>}
+                {scored.fromPaper && <span className="text-sm text-ink-soft"> · from paper</span>}
               </td>
             </tr>
           );

@@ -1,17 +1,17 @@
 import { PersonHead, personHrefs } from '../people/personHead';
 import { scoredUnit } from '../../core/score/scoreResult';
 import { leadOf } from '../scores/lead';
-import { changeWords, ScoreRail, sittingMark } from '../scores/rail';
+import { changeWords, ScoreRail, resultMark } from '../scores/rail';
 import { resultWords } from '../scores/testWords';
 import type { PersonView } from '../../core/view/personView';
 import { ButtonLink } from '../touch/button';
 import { aidWords, dayWords, longDay } from '../words';
 
-/** When to test again, under which conditions, and what the sittings so far say. */
+/** When to test again, under which conditions, and what the results so far say. */
 export function RetestScreen({ view, today }: { view: PersonView; today: string }) {
   const { due } = view;
   const lead = leadOf(view);
-  const latest = lead?.sittings[0];
+  const latest = lead?.results[0];
   const hrefs = personHrefs(view.person.id);
   if (!due || !latest)
     return (
@@ -23,7 +23,7 @@ export function RetestScreen({ view, today }: { view: PersonView; today: string 
         </ButtonLink>
       </>
     );
-  const { protocol, sittings } = lead;
+  const { protocol, results } = lead;
   const { conditions } = latest;
   const isDue = due.on <= today;
   return (
@@ -69,7 +69,7 @@ export function RetestScreen({ view, today }: { view: PersonView; today: string 
               unit={scoredUnit(protocol)}
               on={latest.on}
               least={protocol.range.min}
-              earlier={sittings.slice(1, 7).map((s) => sittingMark(protocol, s))}
+              earlier={results.slice(1, 7).map((s) => resultMark(protocol, s))}
               width={700}
             />
           </div>
@@ -83,14 +83,14 @@ export function RetestScreen({ view, today }: { view: PersonView; today: string 
               </tr>
             </thead>
             <tbody>
-              {sittings.map((sitting) => (
-                <tr key={sitting.key} className="border-t border-rule">
-                  <td className="py-1.5">{dayWords(sitting.on)}</td>
-                  <td className="num pr-5">{sitting.ageYears}</td>
-                  <td className="num pr-5">{resultWords(protocol, sitting)}</td>
+              {results.map((scored) => (
+                <tr key={scored.key} className="border-t border-rule">
+                  <td className="py-1.5">{dayWords(scored.on)}</td>
+                  <td className="num pr-5">{scored.ageYears}</td>
+                  <td className="num pr-5">{resultWords(protocol, scored)}</td>
                   <td>
-                    <b>{changeWords(sitting.change).verdict}</b>{' '}
-                    <span className="text-sm text-ink-soft">{changeWords(sitting.change).size}</span>
+                    <b>{changeWords(scored.change).verdict}</b>{' '}
+                    <span className="text-sm text-ink-soft">{changeWords(scored.change).size}</span>
                   </td>
                 </tr>
               ))}

@@ -133,7 +133,7 @@ function Row({ view, shown }: { view: PersonView; shown: readonly Protocol[] }) 
 }
 
 function Cell({ protocol, test }: { protocol: Protocol; test: TestView | undefined }) {
-  const newest = test?.series[0]?.sittings[0];
+  const newest = test?.series[0]?.results[0];
   if (!test || !newest) return <span className="text-sm text-ink-soft">–</span>;
   const { score } = newest;
   const words = resultWords(protocol, newest);

@@ -1,10 +1,10 @@
-import { attentionOf, type TestSitting, type TestView } from '../../core/view/testView';
+import { attentionOf, type ScoredResult, type TestView } from '../../core/view/testView';
 import type { Protocol } from '../../core/shapes/protocol';
 import { monthYear } from '../words';
 
 /** Where somebody stands, said to them: no ranks, nothing that fails, what many keep as a goal. */
 export function plainStanding(protocol: Protocol, test: TestView): string {
-  const score = test.series[0]?.sittings[0]?.score;
+  const score = test.series[0]?.results[0]?.score;
   if (!score) return '';
   const { rank, standard } = score;
   const goal =
@@ -28,7 +28,7 @@ export function plainStanding(protocol: Protocol, test: TestView): string {
 }
 
 /** What changed, said to them; a change inside the error of the test is none. */
-export function plainChange({ change }: TestSitting, before: string | undefined): string {
+export function plainChange({ change }: ScoredResult, before: string | undefined): string {
   const since = before === undefined ? '' : ` since ${monthYear(before)}`;
   switch (change.kind) {
     case 'first-time':

@@ -2,7 +2,7 @@ import type { Change } from '../../core/retest/change';
 import { errorReach } from '../../core/score/error';
 import { scoredValue, type Score } from '../../core/score/scoreResult';
 import type { Protocol } from '../../core/shapes/protocol';
-import type { TestSitting } from '../../core/view/testView';
+import type { ScoredResult } from '../../core/view/testView';
 import { NormRail, type Flag, type Peg } from '../drawing/normRail';
 import { monthYear, shortDay, signed, told } from '../words';
 
@@ -13,8 +13,8 @@ export interface RailMark {
   readonly handsUsed: boolean;
 }
 
-/** A sitting without a number lies on no rail and is marked as one with hands is: left out. */
-export const sittingMark = (protocol: Protocol, { on, result }: TestSitting): RailMark => ({
+/** A result without a number lies on no rail and is marked as one with hands is: left out. */
+export const resultMark = (protocol: Protocol, { on, result }: ScoredResult): RailMark => ({
   on,
   value: result.value === null ? 0 : scoredValue(protocol, result.value),
   handsUsed: result.handsUsed === true || result.value === null,

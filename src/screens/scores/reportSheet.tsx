@@ -2,7 +2,7 @@ import { cautions } from '../../catalogue/cautions/cautions';
 import type { Report } from '../../core/view/report';
 import { lengthWords, massWords } from '../../core/math/units';
 import { scoredUnit } from '../../core/score/scoreResult';
-import type { TestSitting, TestView } from '../../core/view/testView';
+import type { ScoredResult, TestView } from '../../core/view/testView';
 import type { Protocol } from '../../core/shapes/protocol';
 import { shownTest } from '../shownTest';
 import { Wide } from '../touch/wide';
@@ -33,7 +33,7 @@ const onPage = 7;
 /** 16 point and up, own words, no figures but the results themselves. */
 function ForPerson({ report }: { report: Report }) {
   const { person, percent } = report;
-  const tests = report.tests.filter((t) => t.series[0]?.sittings[0]?.result.value != null).slice(0, onPage);
+  const tests = report.tests.filter((t) => t.series[0]?.results[0]?.result.value != null).slice(0, onPage);
   return (
     <div className="text-[21px] leading-snug">
       <h1 className="mt-3 text-[32px] font-extrabold">{person.name}: my results</h1>
@@ -41,7 +41,7 @@ function ForPerson({ report }: { report: Report }) {
       <ul className="mt-3">
         {tests.map((test) => {
           const protocol = shownTest(test.test, report.units);
-          const newest = test.series[0]?.sittings[0];
+          const newest = test.series[0]?.results[0];
           if (!protocol || !newest) return null;
           const { rank } = newest.score;
           return (
@@ -51,7 +51,7 @@ function ForPerson({ report }: { report: Report }) {
                 <b className="num">{resultWords(protocol, newest)}</b>
               </p>
               <p>
-                {plainStanding(protocol, test)} {plainChange(newest, test.series[0]?.sittings[1]?.on)}
+                {plainStanding(protocol, test)} {plainChange(newest, test.series[0]?.results[1]?.on)}
                 {percent && rank.kind === 'ranked' && ` In a hundred people like me: ${standingWords(newest.score)}.`}
               </p>
             </li>
@@ -75,7 +75,7 @@ function ForClinician({ report }: { report: Report }) {
   const rows = tests.flatMap((test) => {
     const protocol = shownTest(test.test, report.units);
     return protocol
-      ? test.series.flatMap((s) => (s.sittings[0] ? [rowOf(protocol, test, s.sittings[0], s.side, mark)] : []))
+      ? test.series.flatMap((s) => (s.results[0] ? [rowOf(protocol, test, s.results[0], s.side, mark)] : []))
       : [];
   });
   const noted = [
@@ -135,28 +135,28 @@ function ForClinician({ report }: { report: Report }) {
 function rowOf(
   protocol: Protocol,
   test: TestView,
-  sitting: TestSitting,
+  scored: ScoredResult,
   side: 'L' | 'R' | null,
   mark: (cite: string) => number,
 ): { readonly key: string; readonly words: readonly string[] } {
-  const { score, conditions, result } = sitting;
+  const { score, conditions, result } = scored;
   const how = [
     ...(result.trials ? [`of ${result.trials.map((t) => told(t, protocol.unit)).join(', ')}`] : []),
     ...(conditions.seatHeightCm === undefined ? [] : [`seat ${conditions.seatHeightCm} cm`]),
     ...((conditions.aid ?? 'none') === 'none' ? [] : [`with ${aidWords[conditions.aid ?? 'none']}`]),
-    ...(sitting.fromPaper ? ['from paper'] : []),
+    ...(scored.fromPaper ? ['from paper'] : []),
   ].join(', ');
-  const change = changeWords(sitting.change);
+  const change = changeWords(scored.change);
   const peers =
     score.rank.kind === 'no-norm'
       ? standingWords(score)
       : `${standingWords(score)}, ${amongWords(score)}${score.normSource ? ` [${mark(cited(score.normSource))}]` : ''}`;
   return {
-    key: sitting.key,
+    key: scored.key,
     words: [
       `${protocol.short}${side ? `, ${sideName(side)}` : ''}`,
-      dayWords(sitting.on),
-      `${resultWords(protocol, sitting)}${how ? `; ${how}` : ''}`,
+      dayWords(scored.on),
+      `${resultWords(protocol, scored)}${how ? `; ${how}` : ''}`,
       peers,
       score.cutoffs
         .map(

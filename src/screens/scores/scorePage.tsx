@@ -8,12 +8,12 @@ import type { NormTable } from '../../core/shapes/norms';
 import { splitWords } from './splitWords';
 import type { PersonView } from '../../core/view/personView';
 import type { Protocol } from '../../core/shapes/protocol';
-import type { TestSeries, TestSitting, TestView } from '../../core/view/testView';
+import type { TestSeries, ScoredResult, TestView } from '../../core/view/testView';
 import { PersonHead, personHrefs } from '../people/personHead';
 import { ButtonLink } from '../touch/button';
 import { Wide } from '../touch/wide';
 import { aidWords, dayWords, rowWords, slowingWords, told } from '../words';
-import { changeWords, ScoreRail, sittingMark } from './rail';
+import { changeWords, ScoreRail, resultMark } from './rail';
 import { cited, Says } from './says';
 import { cutoffWords, resultWords, sideName, standingWords } from './testWords';
 import { TrendChart } from './trendChart';
@@ -28,7 +28,7 @@ interface Props {
 /** One test of one person: the rail, how it went over time, what each figure says, and where it comes from. */
 export function ScoreScreen({ view, protocol, test }: Props) {
   const [lead] = test.series;
-  const newest = lead?.sittings[0];
+  const newest = lead?.results[0];
   if (!lead || !newest) return null;
   const { score } = newest;
   const counted = view.attempts.find((a) => a.clientKey === newest.key)?.trial;
@@ -75,7 +75,7 @@ export function ScoreScreen({ view, protocol, test }: Props) {
         unit={scoredUnit(protocol)}
         on={newest.on}
         least={protocol.range.min}
-        earlier={lead.sittings.slice(1, 6).map((s) => sittingMark(protocol, s))}
+        earlier={lead.results.slice(1, 6).map((s) => resultMark(protocol, s))}
         width={1220}
       />
       <div className="mt-2 grid gap-x-8 gap-y-3 lg:grid-cols-[1.2fr_1fr_1fr]">
@@ -93,7 +93,7 @@ export function ScoreScreen({ view, protocol, test }: Props) {
           </section>
         ))}
         <Figures protocol={protocol} newest={newest} />
-        <ChangeSays newest={newest} series={lead} protocol={protocol} first={lead.sittings.length === 2} />
+        <ChangeSays newest={newest} series={lead} protocol={protocol} first={lead.results.length === 2} />
         {test.sides && (
           <SaysIn
             term="Left and right"
@@ -101,9 +101,9 @@ export function ScoreScreen({ view, protocol, test }: Props) {
             source="common practice, no published source"
           >
             {test.sides.flagged
-              ? `Far apart in two sittings running; the ${sideName(test.sides.lower)} is the side to bring along.`
+              ? `Far apart in two tests running; the ${sideName(test.sides.lower)} is the side to bring along.`
               : test.sides.large
-                ? 'Far apart this time; looked at again at the next sitting.'
+                ? 'Far apart this time; looked at again at the next test.'
                 : 'Not far apart.'}
           </SaysIn>
         )}
@@ -124,7 +124,7 @@ export function ScoreScreen({ view, protocol, test }: Props) {
 }
 
 /** The printed table with this person’s row lit. */
-function tableHref({ person }: PersonView, protocol: Protocol, { ageYears, result }: TestSitting): string {
+function tableHref({ person }: PersonView, protocol: Protocol, { ageYears, result }: ScoredResult): string {
   const value = result.value === null || result.handsUsed ? '' : `&value=${told(result.value, protocol.unit)}`;
   return `/library/norms/${protocol.id}?age=${ageYears}&sex=${person.normTable ?? ''}${value}`;
 }
@@ -136,7 +136,7 @@ const SaysIn = (props: Parameters<typeof Says>[0]) => (
   </dl>
 );
 
-function Figures({ protocol, newest }: { protocol: Protocol; newest: TestSitting }) {
+function Figures({ protocol, newest }: { protocol: Protocol; newest: ScoredResult }) {
   const { score } = newest;
   const { rank, standard, error } = score;
   const unit = scoredUnit(protocol);
@@ -208,7 +208,7 @@ function ChangeSays({
   protocol,
   first,
 }: {
-  newest: TestSitting;
+  newest: ScoredResult;
   series: TestSeries;
   protocol: Protocol;
   first: boolean;
@@ -245,13 +245,13 @@ function ChangeSays({
   );
 }
 
-function TrendSays({ protocol, series: { trend, sittings } }: { protocol: Protocol; series: TestSeries }) {
+function TrendSays({ protocol, series: { trend, results } }: { protocol: Protocol; series: TestSeries }) {
   const unit = scoredUnit(protocol);
   if (!trend)
-    return sittings.length === 1 ? (
-      <p className="text-sm">One sitting. A trend needs three.</p>
+    return results.length === 1 ? (
+      <p className="text-sm">One result. A trend needs three.</p>
     ) : (
-      <p className="text-sm">Two sittings are a change, not yet a trend; it needs three.</p>
+      <p className="text-sm">Two results are a change, not yet a trend; it needs three.</p>
     );
   const { low, high, coversPercent } = trend.interval;
   const two = (n: number) => Number(n.toFixed(Math.abs(n) < 1 ? 2 : 1));
@@ -276,7 +276,7 @@ function Splits({ trial, durationS }: { trial: Trial; durationS: number }) {
 }
 
 /** Where the hall’s own figures scored it, what the printed ones say is told beside it. */
-function ShippedSays({ protocol, newest, sex }: { protocol: Protocol; newest: TestSitting; sex: NormTable }) {
+function ShippedSays({ protocol, newest, sex }: { protocol: Protocol; newest: ScoredResult; sex: NormTable }) {
   if (newest.score.normSet === (protocol.norms?.id ?? null)) return null;
   const shipped = scoreResult(protocol, newest.result, { ageYears: newest.ageYears, sex });
   return (
@@ -288,7 +288,7 @@ function ShippedSays({ protocol, newest, sex }: { protocol: Protocol; newest: Te
 }
 
 /** With the norm table left open both are told; the more cautious one is on the rail. */
-function BothTables({ newest }: { newest: TestSitting }) {
+function BothTables({ newest }: { newest: ScoredResult }) {
   const { both } = newest.score;
   if (!both) return null;
   return (
@@ -306,11 +306,11 @@ function BothTables({ newest }: { newest: TestSitting }) {
   );
 }
 
-/** Every sitting as it was taken down: tries, conditions, by whom. */
+/** Every result as it was taken down: tries, conditions, by whom. */
 function Raw({ protocol, test }: { protocol: Protocol; test: TestView }) {
   const all = test.series
-    .flatMap((s) => s.sittings.map((sitting) => ({ side: s.side, sitting })))
-    .sort((a, b) => b.sitting.on.localeCompare(a.sitting.on));
+    .flatMap((s) => s.results.map((scored) => ({ side: s.side, scored })))
+    .sort((a, b) => b.scored.on.localeCompare(a.scored.on));
   return (
     <Wide label="As it was taken down">
       <table className="mt-4 w-full text-left">
@@ -327,25 +327,25 @@ function Raw({ protocol, test }: { protocol: Protocol; test: TestView }) {
           </tr>
         </thead>
         <tbody>
-          {all.map(({ side, sitting }) => (
-            <tr key={sitting.key} className="border-t border-rule">
-              <td className="py-1.5 pr-3">{dayWords(sitting.on)}</td>
-              <td className="num pr-3">{sitting.ageYears}</td>
+          {all.map(({ side, scored }) => (
+            <tr key={scored.key} className="border-t border-rule">
+              <td className="py-1.5 pr-3">{dayWords(scored.on)}</td>
+              <td className="num pr-3">{scored.ageYears}</td>
               <td className="num pr-3 font-bold">
-                {(side ?? sitting.result.side) && `${sideName(side ?? sitting.result.side ?? null)} `}
-                {resultWords(protocol, sitting)}
+                {(side ?? scored.result.side) && `${sideName(side ?? scored.result.side ?? null)} `}
+                {resultWords(protocol, scored)}
               </td>
-              <td className="num pr-3">{triesWords(protocol, sitting)}</td>
-              <td className="num pr-3">{sitting.conditions.seatHeightCm ?? '–'}</td>
-              <td className="pr-3">{aidWords[sitting.conditions.aid ?? 'none']}</td>
-              <td className="pr-3">{sitting.conditions.shoes ?? '–'}</td>
+              <td className="num pr-3">{triesWords(protocol, scored)}</td>
+              <td className="num pr-3">{scored.conditions.seatHeightCm ?? '–'}</td>
+              <td className="pr-3">{aidWords[scored.conditions.aid ?? 'none']}</td>
+              <td className="pr-3">{scored.conditions.shoes ?? '–'}</td>
               <td className="pr-3">
-                {sitting.fromPaper ? 'from paper' : 'counted here'}
-                {sitting.who && `, ${sitting.who}`}
+                {scored.fromPaper ? 'from paper' : 'counted here'}
+                {scored.who && `, ${scored.who}`}
               </td>
               <td>
-                {changeWords(sitting.change).verdict}{' '}
-                <span className="text-sm text-ink-soft">{changeWords(sitting.change).size}</span>
+                {changeWords(scored.change).verdict}{' '}
+                <span className="text-sm text-ink-soft">{changeWords(scored.change).size}</span>
               </td>
             </tr>
           ))}
@@ -355,7 +355,7 @@ function Raw({ protocol, test }: { protocol: Protocol; test: TestView }) {
   );
 }
 
-function triesWords(protocol: Protocol, { result }: TestSitting): string {
+function triesWords(protocol: Protocol, { result }: ScoredResult): string {
   const { trials, seconds } = result;
   if (seconds) return `${seconds.sideBySide} · ${seconds.semiTandem} · ${seconds.tandem} · ${seconds.oneLeg} s`;
   return trials && trials.length > 0 ? trials.map((t) => told(t, protocol.unit)).join(' · ') : '–';

@@ -3,7 +3,7 @@ import Link from 'next/link';
 import { protocolById } from '../../catalogue/protocols';
 import { errorReach } from '../../core/score/error';
 import { moreIsBetter, scoredUnit, scoredValue } from '../../core/score/scoreResult';
-import { attentionOf, type TestSitting, type TestView } from '../../core/view/testView';
+import { attentionOf, type ScoredResult, type TestView } from '../../core/view/testView';
 import type { PersonView } from '../../core/view/personView';
 import type { PageThen } from '../../core/view/report';
 import type { Protocol } from '../../core/shapes/protocol';
@@ -36,7 +36,7 @@ interface Props {
 export function ScoreStack({ view, printed, today }: Props) {
   const hrefs = personHrefs(view.person.id);
   const tests = [...view.tests].sort((a, b) => attentionOf(b) - attentionOf(a));
-  const judged = tests.filter((t) => t.series.some((s) => isJudged(s.sittings[0]))).length;
+  const judged = tests.filter((t) => t.series.some((s) => isJudged(s.results[0]))).length;
   return (
     <>
       <PersonHead {...view} here="scores" />
@@ -107,7 +107,7 @@ export function ScoreStack({ view, printed, today }: Props) {
   );
 }
 
-const isJudged = (s: TestSitting | undefined): boolean => s !== undefined && 'mdc95' in s.change;
+const isJudged = (s: ScoredResult | undefined): boolean => s !== undefined && 'mdc95' in s.change;
 
 /** The percentiles over the column of rails; the same place in every row. */
 function Percentiles() {
@@ -135,7 +135,7 @@ function Percentiles() {
 function TestRow({ view, test, today }: { view: PersonView; test: TestView; today: string }) {
   const protocol = shownTest(test.test, view.units);
   const lead = test.series[0];
-  const newest = lead?.sittings[0];
+  const newest = lead?.results[0];
   if (!protocol || !lead || !newest) return null;
   const { score } = newest;
   const attention = attentionOf(test);
@@ -147,7 +147,7 @@ function TestRow({ view, test, today }: { view: PersonView; test: TestView; toda
     width: railWidth,
     label: `${protocol.short}: ${resultWords(protocol, newest)}, ${standingWords(score)}`,
   };
-  const said = others.map((s) => s.sittings[0]).filter((s) => s !== undefined);
+  const said = others.map((s) => s.results[0]).filter((s) => s !== undefined);
   return (
     <tr className="border-t border-rule align-middle">
       <th className="py-0.5 font-normal">
@@ -200,7 +200,7 @@ function TestRow({ view, test, today }: { view: PersonView; test: TestView; toda
 /** The newest of each side, and up to three earlier ones of the side gone by. */
 function flagsOf(protocol: Protocol, { series }: TestView): StackFlag[] {
   return series.flatMap((s, lead) =>
-    s.sittings.slice(0, lead === 0 ? 4 : 1).flatMap(({ result }, i): StackFlag[] =>
+    s.results.slice(0, lead === 0 ? 4 : 1).flatMap(({ result }, i): StackFlag[] =>
       result.value === null || result.handsUsed
         ? []
         : [
@@ -217,7 +217,7 @@ function flagsOf(protocol: Protocol, { series }: TestView): StackFlag[] {
 function OtherFigures({ view, printed }: { view: PersonView; printed: readonly PageThen[] }) {
   const own = view.tests.flatMap(({ test, series }) => {
     const protocol = protocolById(test);
-    const set = series[0]?.sittings[0]?.score.normSet ?? null;
+    const set = series[0]?.results[0]?.score.normSet ?? null;
     return protocol && set !== (protocol.norms?.id ?? null) ? [protocol.short] : [];
   });
   return (

@@ -6,7 +6,7 @@ export function summaryWords(tests: readonly TestView[]): string {
   const short = (t: TestView) => (protocolById(t.test)?.short ?? t.test).toLowerCase();
   const next = tests.filter((t) => attentionOf(t) > 0).map(short);
   const strong = tests.filter((t) => {
-    const rank = t.series[0]?.sittings[0]?.score.rank;
+    const rank = t.series[0]?.results[0]?.score.rank;
     return attentionOf(t) === 0 && rank?.kind === 'ranked' && rank.band === 'above';
   });
   const first =

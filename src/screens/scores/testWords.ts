@@ -5,11 +5,11 @@ import type { CutoffAnswer, Score } from '../../core/score/scoreResult';
 import type { Side } from '../../core/shapes/facts';
 import type { ReportAsked } from '../../core/shapes/printed';
 import type { Protocol } from '../../core/shapes/protocol';
-import type { TestSitting } from '../../core/view/testView';
+import type { ScoredResult } from '../../core/view/testView';
 import { rowWords, valueWords } from '../words';
 
-/** A sitting’s result as it is said: with its unit, with hands, or why there is none. */
-export function resultWords(protocol: Protocol, { result }: Pick<TestSitting, 'result'>): string {
+/** A result’s result as it is said: with its unit, with hands, or why there is none. */
+export function resultWords(protocol: Protocol, { result }: Pick<ScoredResult, 'result'>): string {
   const { value, outcome, help, handsUsed } = result;
   if (outcome !== 'done') return outcome.replace('-', ' ');
   const helped = help === 'person' ? 'with a person’s help' : help === 'furniture' ? 'holding on to furniture' : '';

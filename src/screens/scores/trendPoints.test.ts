@@ -9,7 +9,7 @@ const walk = protocolById('gait-4m');
 if (!stands || !walk) throw new Error('the catalogue lacks a test');
 
 const person = (birthDate: string) => ({ id: 'p', name: 'P', birthDate, normTable: 'female' as const });
-/** Somebody born on 15 January 1946 turns 80 between the two sittings. */
+/** Somebody born on 15 January 1946 turns 80 between the two results. */
 function chart(protocol: NonNullable<typeof stands>, values: readonly (number | null)[], birthDate = '1946-01-15') {
   const days = ['2025-12-01', '2026-03-02', '2026-06-01'];
   const sats = values.map((value, i) => {
@@ -47,7 +47,7 @@ describe('the chart of one test', () => {
     expect(low?.reach[0]).toBe(1);
     expect(low?.reach[1]).toBeGreaterThan(2);
   });
-  test('a walk is drawn as speed; a sitting without a result is no point', () => {
+  test('a walk is drawn as speed; a result without a result is no point', () => {
     const { points, unit, higherIsBetter } = chart(walk, [5, null, 4]);
     expect([points.map((p) => p.value).filter((v) => v !== null), unit, higherIsBetter]).toEqual([
       [0.8, 1],
@@ -55,7 +55,7 @@ describe('the chart of one test', () => {
       true,
     ]);
   });
-  test('three sittings have a line from the first to the last; two have none', () => {
+  test('three results have a line from the first to the last; two have none', () => {
     expect(chart(stands, [10, 11]).line).toEqual([]);
     const { line } = chart(stands, [10, 11, 12]);
     expect(line.map((p) => p.day)).toEqual([dayNumber('2025-12-01'), dayNumber('2026-06-01')]);

@@ -28,7 +28,7 @@ export interface TrendProps {
 /** What the chart of one series shows, oldest first. */
 export function trendPoints(protocol: Protocol, series: TestSeries, person: Person): TrendProps {
   const { birthDate, normTable: sex } = person;
-  const sats = [...series.sittings].reverse();
+  const sats = [...series.results].reverse();
   const points = sats.flatMap((s): TrendPoint[] => {
     const { value } = s.result;
     if (value === null || s.result.handsUsed) return [];

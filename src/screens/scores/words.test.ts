@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { protocolById } from '../../catalogue/protocols';
 import type { TestResult } from '../../core/shapes/facts';
-import { testViewOf, type TestSat, type TestView } from '../../core/view/testView';
+import { testViewOf, type DatedResult, type TestView } from '../../core/view/testView';
 import { plainChange, plainStanding } from './plainWords';
 import { summaryWords } from './summary';
 import { resultWords, standingWords } from './testWords';
@@ -13,7 +13,7 @@ const named = (id: string) => {
 };
 /** A woman of 77, tested each December and March. */
 function view(id: string, ...results: (Partial<TestResult> | number)[]): TestView {
-  const sats = results.map((result, i): TestSat => {
+  const sats = results.map((result, i): DatedResult => {
     const on = ['2025-12-01', '2026-03-02'][i + 2 - results.length] ?? '';
     const more = typeof result === 'number' ? { value: result } : result;
     return {
@@ -26,12 +26,12 @@ function view(id: string, ...results: (Partial<TestResult> | number)[]): TestVie
   return found;
 }
 const newest = (test: TestView) => {
-  const found = test.series[0]?.sittings[0];
-  if (!found) throw new Error('no sitting');
+  const found = test.series[0]?.results[0];
+  if (!found) throw new Error('no scored');
   return found;
 };
 const standing = (test: TestView) => plainStanding(named(test.test), test);
-const change = (test: TestView) => plainChange(newest(test), test.series[0]?.sittings[1]?.on);
+const change = (test: TestView) => plainChange(newest(test), test.series[0]?.results[1]?.on);
 
 describe('words for the person', () => {
   test.each([

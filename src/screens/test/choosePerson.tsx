@@ -1,8 +1,7 @@
 'use client';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { compareNames } from '../../core/math/names';
-import type { RegisterLine } from '../../core/view/registerLine';
-import { fetchLines } from '../frame/askRegister';
+import { useFound } from '../frame/useFound';
 import { StateMark } from '../drawing/stateMark';
 import { matching } from '../touch/matching';
 import { dayWords } from '../words';
@@ -23,19 +22,10 @@ export function ChoosePerson({
   choose: (person: StationPerson) => void;
 }) {
   const [typed, setTyped] = useState('');
-  const [others, setOthers] = useState<readonly RegisterLine[]>([]);
-  useEffect(() => {
-    if (typed.trim() === '') return;
-    const asking = new AbortController();
-    fetchLines({ search: typed.trim(), limit: 8 }, asking.signal).then(
-      (answer) => setOthers(answer?.lines ?? []),
-      () => undefined,
-    );
-    return () => asking.abort();
-  }, [typed]);
+  const { lines: others } = useFound(typed, 8);
   const found = new Set(matching(people, typed).map((p) => p.id));
   const here = new Set(people.map((p) => p.id));
-  const elsewhere = typed.trim() === '' ? [] : others.filter((o) => !here.has(o.id));
+  const elsewhere = others.filter((o) => !here.has(o.id));
   const holds = new Map(people.map((p) => [p.id, heldOf(p)]));
   const rank = (p: StationPerson) => (holds.get(p.id) ? 2 : p.due || p.lastTestedOn === null ? 0 : 1);
   const shown = people.filter((p) => found.has(p.id)).sort((a, b) => rank(a) - rank(b) || compareNames(a.name, b.name));

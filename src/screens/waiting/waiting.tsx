@@ -3,10 +3,9 @@ import { useCallback, useEffect, useState } from 'react';
 import { protocolById } from '../../catalogue/protocols';
 import { readTrial, ruledBy } from '../../core/measure/readTrial';
 import type { AttemptEvent } from '../../core/shapes/attempt';
-import type { RegisterLine } from '../../core/view/registerLine';
 import { entryLine } from '../entryWords';
 import type { RuleBook } from '../../core/shapes/rules';
-import { fetchLines } from '../frame/askRegister';
+import { useFound } from '../frame/useFound';
 import { useRules } from '../frame/rules';
 import { thisRegister } from '../frame/thisRegister';
 import {
@@ -145,16 +144,7 @@ function stateOf({ refused, register, personName }: Item): string {
 
 function Choose({ chosen }: { chosen: (person: { id: string; name: string }) => void }) {
   const [typed, setTyped] = useState('');
-  const [lines, setLines] = useState<readonly RegisterLine[] | null>([]);
-  useEffect(() => {
-    if (typed.trim() === '') return;
-    const asking = new AbortController();
-    fetchLines({ search: typed.trim(), limit: 6 }, asking.signal).then(
-      (answer) => setLines(answer?.lines ?? null),
-      () => undefined,
-    );
-    return () => asking.abort();
-  }, [typed]);
+  const { lines, state } = useFound(typed, 6);
   return (
     <div className="mt-3 border-t-2 border-ink pt-3">
       <label className="block font-semibold">
@@ -166,14 +156,15 @@ function Choose({ chosen }: { chosen: (person: { id: string; name: string }) => 
           onChange={(event) => setTyped(event.target.value)}
         />
       </label>
-      {lines === null && <p className="mt-1">The server does not answer: whose it is can be said when it does.</p>}
+      {state === 'no-answer' && (
+        <p className="mt-1">The server does not answer: whose it is can be said when it does.</p>
+      )}
       <div className="mt-2 flex flex-wrap gap-2">
-        {typed.trim() !== '' &&
-          lines?.map(({ id, name }) => (
-            <Button key={id} look="line" onClick={() => chosen({ id, name })}>
-              {name}
-            </Button>
-          ))}
+        {lines.map(({ id, name }) => (
+          <Button key={id} look="line" onClick={() => chosen({ id, name })}>
+            {name}
+          </Button>
+        ))}
       </div>
     </div>
   );
