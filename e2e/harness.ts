@@ -219,6 +219,12 @@ export async function watchedPage(browser: Browser, url: string, times = fast): 
 export const textOf = (page: Page, selector: string): Promise<string> =>
   page.$eval(selector, (element) => element.textContent);
 
+/** The box that is typed into under a label that begins with these words, inside it or tied to it. */
+export const boxOf = (label: string): string => {
+  const its = `label[starts-with(normalize-space(.), ${JSON.stringify(label)})]`;
+  return `::-p-xpath(//${its}//input | //input[@id = //${its}/@for])`;
+};
+
 /** Waits until an element holds these words. */
 export async function says(page: Page, selector: string, words: string): Promise<void> {
   await page.waitForFunction(

@@ -4,6 +4,7 @@ import SQLite from 'better-sqlite3';
 import type { ElementHandle, Page } from 'puppeteer-core';
 import { describe, expect, test } from 'vitest';
 import {
+  boxOf,
   hallFor,
   laneAt,
   says,
@@ -30,7 +31,7 @@ async function press(page: Page, words: string): Promise<void> {
 }
 
 async function typeInto(page: Page, label: string, text: string): Promise<void> {
-  const field = await page.waitForSelector(`::-p-xpath(//label[starts-with(normalize-space(.), "${label}")]//input)`);
+  const field = await page.waitForSelector(boxOf(label));
   await field?.focus();
   await page.keyboard.type(text);
 }

@@ -1,7 +1,7 @@
 import SQLite from 'better-sqlite3';
 import type { Page } from 'puppeteer-core';
 import { expect, test } from 'vitest';
-import { hallFor, says, textOf, watchedPage } from './harness';
+import { boxOf, hallFor, says, textOf, watchedPage } from './harness';
 
 const today = '2026-03-02';
 const hall = hallFor(today);
@@ -120,7 +120,7 @@ test('a sheet down a group by keyboard, then the hall, a trend, both papers and 
     ['Who', 'Bo'],
     ['Why', 'a cell was misread'],
   ] as const) {
-    const field = await page.waitForSelector(`::-p-xpath(//label[starts-with(normalize-space(.), "${label}")]//input)`);
+    const field = await page.waitForSelector(boxOf(label));
     await field?.focus();
     await page.keyboard.type(words);
   }
@@ -170,7 +170,7 @@ test('a hall in inches writes and reads inches; what is kept and told to other p
   await save(page);
   await page.waitForFunction(() => location.pathname === '/library');
   await page.goto(`${hall.server.url}/people/${id}/paper`, { waitUntil: 'networkidle0' });
-  const seat = await page.waitForSelector('::-p-xpath(//label[starts-with(normalize-space(.), "Seat, cm")]//input)');
+  const seat = await page.waitForSelector(boxOf('Seat, cm'));
   await seat?.type('43');
   const first = 'input[aria-label="Sit and reach: try 1, in"]';
   await page.type(first, '40');

@@ -2,7 +2,9 @@ import { describe, expect, test } from 'vitest';
 import { limiterRows } from '../../catalogue/limiters/limiters';
 import { protocolById, protocols } from '../../catalogue/protocols';
 import type { Limiter } from '../shapes/facts';
-import { heldByLimiters, heldByReadiness } from './mayStart';
+import type { Entry, EntryContent, PersonRecord } from '../shapes/intake';
+import { shippedRules } from '../../catalogue/rules/book';
+import { heldByLimiters, heldByReadiness, mayStart } from './mayStart';
 
 const named = (id: string) => {
   const found = protocolById(id);
@@ -46,5 +48,52 @@ describe('limiters', () => {
   });
   test('nothing noted closes nothing', () => {
     expect(protocols.flatMap((p) => closed(p.id))).toEqual([]);
+  });
+});
+
+describe('whether a test may begin', () => {
+  const today = '2026-03-02';
+  const nobody = { name: '', phone: '' };
+  const intake = {
+    ...{ notedOn: '2026-01-01', savedAt: '2026-01-01T09:00:00Z', heightCm: 160, massKg: 64, shankCm: null },
+    ...{ kneecapCm: null, hipBoneCm: null, seatHeightCm: 43, limiters: [], aidOutdoors: 'none', aidIndoors: 'none' },
+    ...{ sitsUnsupported: true, heelDownAtTarget: false, classesSoFar: 5, medicines: '', bloodThinners: false },
+    ...{ sugarLowering: false, contact: nobody, clinician: nobody, toComplete: [] },
+  } as const;
+  const entry = (content: EntryContent, on = today, personId = 'ada'): Entry => ({
+    ...{ id: `${content.kind} ${on} ${personId}`, personId, on, savedAt: `${on}T10:00:00Z`, content },
+  });
+  const answers = { active: true, disease: false, symptoms: false, uncontrolled: false, operation: false } as const;
+  const asked = entry({ kind: 'screening', answers: { ...answers, changed: false, wasting: false } }, '2026-01-01');
+  const checked = (signs: readonly 'dizzy'[] = [], on = today, personId = 'ada') =>
+    entry({ kind: 'day-check', signs, pulse: null, pressures: [], skippedBecause: null }, on, personId);
+  const ada = (...entries: Entry[]) => ({ id: 'ada', record: { intakes: [intake], entries } as PersonRecord });
+  const start = (who: ReturnType<typeof ada>, noted: readonly Entry[] = [], test = 'chair-stand-30s', day = today) => {
+    const answer = mayStart(who, named(test), day, noted, shippedRules);
+    return answer && [answer.may, answer.held?.what ?? null];
+  };
+  test('asked and checked today it may; without the check of the day it waits for it, and nothing holds them', () => {
+    expect(start(ada(asked, checked()))).toEqual([true, null]);
+    expect(start(ada(asked))).toEqual([false, null]);
+    expect(start(ada(asked, checked([], '2026-03-01')))).toEqual([false, null]);
+  });
+  test('what was noted here counts before it is in the record, that of somebody else does not, and none counts twice', () => {
+    expect(start(ada(asked), [checked()])).toEqual([true, null]);
+    expect(start(ada(asked), [checked([], today, 'bea')])).toEqual([false, null]);
+    expect(start(ada(asked, checked()), [checked()])).toEqual([true, null]);
+  });
+  test('a sign of the day holds every test and says which; no questions put yet hold all but seated arms', () => {
+    expect(start(ada(asked, checked(['dizzy'])))).toEqual([false, 'Not today: newly dizzy']);
+    expect(start(ada(checked()))?.[1]).toContain('Questions to put');
+    expect(start(ada(checked()), [], 'arm-curl')).toEqual([true, null]);
+  });
+  test('a limiter holds the tests it closes and no other; the turn of the day asks for the check again', () => {
+    const pain = entry({ kind: 'pain', joint: 'knee', side: 'R', level: 4, since: null }, '2026-03-01');
+    expect(start(ada(asked, pain, checked()), [], 'thigh-hold')?.[1]).toContain('Not this test');
+    expect(start(ada(asked, pain, checked()))).toEqual([true, null]);
+    expect(start(ada(asked, checked()), [], 'chair-stand-30s', '2026-03-03')).toEqual([false, null]);
+  });
+  test('of whom nothing was ever noted nothing is said', () => {
+    expect(start({ id: 'x', record: { intakes: [], entries: [] } })).toBeUndefined();
   });
 });

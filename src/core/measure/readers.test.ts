@@ -154,7 +154,14 @@ function slow(protocol: Protocol, events: readonly AttemptEvent[]): unknown {
   const full = (n: number) =>
     standing(n).filter((e) => e.kind === 'rep' && !standing(n).some((s) => s.kind === 'not-full' && s.ofSeq === e.seq));
   const valueOf: Readonly<Record<Capture['kind'], (n: number) => number | null>> = {
-    count: () => null,
+    count: () => {
+      if (protocol.capture.kind !== 'count') return null;
+      const { ends, capS } = protocol.capture;
+      const lastMs = 1000 * (ends !== 'stop-sign' && 'time' in ends ? ends.time : capS);
+      const most = ends !== 'stop-sign' && 'count' in ends ? ends.count : Infinity;
+      const half = live.filter((e) => e.kind === 'half-rep' && e.counts).length > 0 ? 1 : 0;
+      return Math.min(most, full(0).filter((e) => e.atMs >= 0 && e.atMs <= lastMs).length) + half;
+    },
     hold: (n) => {
       const from = startOf(n);
       const until =
@@ -179,13 +186,31 @@ function slow(protocol: Protocol, events: readonly AttemptEvent[]): unknown {
       const reading = standing(n).findLast((e) => e.kind === 'reading');
       return reading?.kind === 'reading' && !standing(n).some((e) => e.kind === 'caught') ? reading.value : null;
     },
-    staged: () => null,
+    staged: () => {
+      if (protocol.capture.kind !== 'staged') return null;
+      const { stages, ends } = protocol.capture;
+      const last = (id: string) => standing(0).findLast((e) => e.kind === 'stage' && e.id === id);
+      const held = stages.map(({ id }) => {
+        const told = last(id);
+        return told?.kind === 'stage' && told.held === true;
+      });
+      if (ends === 'first-not') return held.includes(false) ? held.indexOf(false) : held.length;
+      return held.filter(Boolean).length;
+    },
   };
-  return Array.from({ length: count }, (_, n) => valueOf[protocol.capture.kind](n));
+  const once = protocol.capture.kind === 'count' || protocol.capture.kind === 'staged';
+  const said = protocol.capture.kind === 'staged' && standing(0).some((e) => e.kind === 'stage') ? 1 : 0;
+  const lanes = once ? (protocol.capture.kind === 'count' ? 1 : said) : count;
+  return Array.from({ length: lanes }, (_, n) => valueOf[protocol.capture.kind](n));
 }
 
-describe.each(['one-leg', 'five-stands', 'up-and-go-8ft', 'reach-forward', 'knee-to-wall'])('%s', (id) => {
+describe.each([
+  ...['chair-stand-30s', 'step-2min', 'heel-rise', 'one-leg', 'thigh-hold', 'five-stands', 'up-and-go-8ft'],
+  ...['reach-forward', 'knee-to-wall', 'four-stage', 'foot-feel'],
+])('%s', (id) => {
   const protocol = of(id);
+  const { capture } = protocol;
+  const stageIds = capture.kind === 'staged' ? capture.stages.map((s) => s.id) : ['none'];
   const event = fc.record({
     kind: fc.constantFrom(
       ...eventKindsOf[protocol.capture.kind].filter(
@@ -199,6 +224,8 @@ describe.each(['one-leg', 'five-stands', 'up-and-go-8ft', 'reach-forward', 'knee
     lengthMs: fc.nat(1900),
     reason: fc.constant('pain'),
     counts: fc.boolean(),
+    id: fc.constantFrom(...stageIds),
+    held: fc.boolean(),
   });
   test('any stream of events gives the tries of a slow, obvious second reading', () => {
     fc.assert(
@@ -209,11 +236,11 @@ describe.each(['one-leg', 'five-stands', 'up-and-go-8ft', 'reach-forward', 'knee
     );
   });
   test('undo is exact: a mark and its undo leave everything as it was', () => {
-    const mark = fc.constantFrom('rep', 'hands', 'let-go', 'finish', 'reading', 'touch', 'caught');
+    const mark = fc.constantFrom('rep', 'hands', 'let-go', 'finish', 'touch', 'caught');
     fc.assert(
       fc.property(fc.array(event, { maxLength: 12 }), mark, fc.integer({ min: 0, max: 2 }), (events, kind, nth) => {
         const before = list(...(events as Loose[]), { kind: 'start', atMs: 1, try: nth });
-        const tap = { seq: before.length, kind, atMs: 60, wallMs: 0, by: 'key', try: nth, value: 9 };
+        const tap = { seq: before.length, kind, atMs: 60, wallMs: 0, by: 'key', try: nth, value: 9, id: stageIds[0] };
         const undo = { ...tap, seq: before.length + 1, kind: 'undo' };
         const after = [...before, tap, undo] as unknown as AttemptEvent[];
         expect(readTrial(protocol, after)).toEqual(readTrial(protocol, before));

@@ -1,5 +1,5 @@
 import { cautions } from '../../catalogue/cautions/cautions';
-import { chairStand30s } from '../../catalogue/protocols/chair-stand-30s/protocol';
+import { timedHere } from '../../catalogue/protocols';
 import type { TestOpen } from '../../core/intake/mayStart';
 import { HazardMark } from '../drawing/hazardMark';
 import { StateMark } from '../drawing/stateMark';
@@ -34,7 +34,7 @@ export function TestsScreen({ personId, tests }: { personId: string; tests: read
                 ))}
                 <p className="text-sm text-ink-soft">{protocol.cautions.join(' ')}</p>
               </div>
-              {protocol.id === chairStand30s.id && (
+              {timedHere.includes(protocol.id) && (
                 <ButtonLink look="line" href={`/test?person=${personId}`} hard>
                   Set it up
                 </ButtonLink>

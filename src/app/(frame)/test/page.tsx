@@ -1,6 +1,7 @@
 import { RulesProvider } from '../../../screens/frame/rules';
 import { readRules } from '../../../use-cases/rules';
 import type { Metadata } from 'next';
+import { timedHere } from '../../../catalogue/protocols';
 import { saveNumber } from '../actions';
 import { TestStation } from '../../../screens/test/testStation';
 import { readBook } from '../../../use-cases/norms';
@@ -13,8 +14,8 @@ export const metadata: Metadata = { title: 'Test' };
 
 export default async function TestPage({ searchParams }: { searchParams: Promise<{ person?: string }> }) {
   const desk = await theDesk();
-  const protocol = (await readBook(desk)).protocols.find((p) => p.id === 'chair-stand-30s');
-  if (!protocol) throw new RangeError('TestPage: the catalogue has no chair-stand-30s');
+  const protocol = (await readBook(desk)).protocols.find((p) => timedHere.includes(p.id));
+  if (!protocol) throw new RangeError('TestPage: the catalogue has no test that is timed at the station');
   const { emergencyNumber } = await readPlace(desk);
   const { person = null } = await searchParams;
   return (

@@ -1,0 +1,35 @@
+import 'fake-indexeddb/auto';
+import { openDB } from 'idb';
+import { expect, test } from 'vitest';
+import type { AttemptEvent } from '../../../core/shapes/attempt';
+import { keepEvent, keptAttempts, keptEntries, keptEvents } from './store';
+
+test('what a browser kept before the words changed is there with the words of now, in its place', async () => {
+  const before = await openDB('ready-stool', 2, {
+    upgrade(db) {
+      db.createObjectStore('attempts', { keyPath: 'clientKey' });
+      db.createObjectStore('events', { keyPath: ['clientKey', 'seq'] });
+      db.createObjectStore('entries', { keyPath: 'key' });
+    },
+  });
+  const old = { clientKey: 'old-attempt', personId: 'ada', test: 'chair-stand-30s', protocolVersion: 1, closed: false };
+  await before.put('attempts', old);
+  await before.put('entries', { key: 'old-entry', personId: 'ada', on: '2026-02-23' });
+  const stamp = { clientKey: 'old-attempt', atMs: 0, wallMs: 0 };
+  const kinds = ['start', 'rep', 'gap', 'hold'];
+  for (const [seq, kind] of kinds.entries())
+    await before.put('events', { ...stamp, seq, kind, by: kind === 'gap' ? 'device' : 'key', lengthMs: 900 });
+  before.close();
+  const said = (events: readonly AttemptEvent[]) => events.map((e) => [e.seq, e.kind, e.by]);
+  expect(said(await keptEvents('old-attempt'))).toEqual([
+    [0, 'start', 'key'],
+    [1, 'rep', 'key'],
+    [2, 'gap', 'page'],
+    [3, 'halt', 'key'],
+  ]);
+  // Rows of that time name neither page nor register.
+  expect(await keptAttempts()).toMatchObject([{ clientKey: 'old-attempt', page: '', register: null }]);
+  expect(await keptEntries()).toMatchObject([{ key: 'old-entry', register: null }]);
+  const placed = await keepEvent('old-attempt', { kind: 'note', text: 'later', atMs: 1, wallMs: 1, by: 'hand' }, false);
+  expect(placed.seq).toBe(4);
+});
