@@ -29,9 +29,9 @@ type SavePlaceAnswer =
 
 const counted = [
   ['bars', 'rails and bars'],
-  ['railPlaces', 'places at the rail'],
+  ['railPlaces', 'rail places'],
   ['straps', 'strap pairs'],
-  ['wedges', 'firm heel wedges'],
+  ['wedges', 'heel wedges'],
   ['bands', 'loop bands'],
   ['mats', 'mats'],
   ['tables', 'heavy tables'],
