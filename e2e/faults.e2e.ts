@@ -52,6 +52,9 @@ async function press(page: Page, words: string): Promise<void> {
   );
   await target?.click();
 }
+/** What is done in the middle of a test takes as long as the machine takes: the clock must not run out meanwhile. */
+const asInAHall = 1;
+
 async function inTheLane(page: Page, personId: string, stands: number): Promise<void> {
   await open(page, `/test?person=${personId}`);
   await wellToday(page);
@@ -173,7 +176,7 @@ describe('a running test', () => {
 
   test('a second page leaves a test alone that another one runs', async () => {
     const id = await addReady('Della Doubled');
-    const { page, faults } = await watchedPage(hall.browser, hall.server.url);
+    const { page, faults } = await watchedPage(hall.browser, hall.server.url, asInAHall);
     await inTheLane(page, id, 1);
     const other = await watchedPage(hall.browser, hall.server.url);
     await open(other.page, '/test');
@@ -193,7 +196,7 @@ describe('a running test', () => {
 
   test('a browser that can keep no more says so, holds the taps, ends the lane, and the server has every one', async () => {
     const id = await addReady('Fulla Disk');
-    const { page } = await watchedPage(hall.browser, hall.server.url);
+    const { page } = await watchedPage(hall.browser, hall.server.url, asInAHall);
     await inTheLane(page, id, 1);
     await page.evaluate(() => {
       IDBObjectStore.prototype.add = () => {
@@ -215,7 +218,7 @@ describe('a running test', () => {
 
   test('the way back from too early a start stands on the screen for five seconds and nothing moves when it goes', async () => {
     const id = await addReady('Nora Nervous');
-    const { page, faults } = await watchedPage(hall.browser, hall.server.url);
+    const { page, faults } = await watchedPage(hall.browser, hall.server.url, asInAHall);
     // Of the writes that wait for the disk: when each was asked for.
     await page.evaluateOnNewDocument(() => {
       const onDisk: number[] = [];

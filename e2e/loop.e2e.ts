@@ -59,7 +59,7 @@ async function countStands(
   await start();
   await page.waitForSelector('[data-testid=lane]');
   for (let n = 1; n <= stands; n++) {
-    await laneAt(page, n * 2);
+    await laneAt(page, n);
     await press();
     await says(page, '[data-testid=count]', String(n));
   }

@@ -162,7 +162,7 @@ test('the server killed in mid-test and started again: nothing lost, nothing twi
 
 test('held keys, a stop with its reason, a false start', async () => {
   const personId = personIds[2] ?? '';
-  const { page, faults } = await watchedPage(hall.browser, hall.server.url);
+  const { page, faults } = await watchedPage(hall.browser, hall.server.url, 3);
   await startTest(page, personId);
   await page.keyboard.press('F8');
   await laneAt(page, 1);

@@ -1,14 +1,39 @@
 #!/usr/bin/env node
-// Everything that is checked, in the order in which it fails fastest.
+// Everything that is checked, in the order in which it fails fastest; what needs nothing of another runs beside it.
+import { spawn } from 'node:child_process';
 import { chromiumPath } from './chromium.mjs';
-import { build, childEnv, install, node } from './prepare.mjs';
+import { build, childEnv, install, node, root } from './prepare.mjs';
+
+const vitest = ['node_modules/vitest/vitest.mjs', 'run', '--project'];
+
+/** Runs several programs at once; each tells what it has to say when it has ended, and the first that fails ends all. */
+async function beside(...all) {
+  await Promise.all(
+    all.map(
+      (args) =>
+        new Promise((done) => {
+          const child = spawn(process.execPath, args, { cwd: root, env: childEnv, stdio: ['ignore', 'pipe', 'pipe'] });
+          const said = [];
+          for (const stream of [child.stdout, child.stderr]) stream.on('data', (text) => said.push(text));
+          child.on('close', (code) => {
+            process.stdout.write(Buffer.concat(said));
+            if (code !== 0) process.exit(code ?? 1);
+            done();
+          });
+        }),
+    ),
+  );
+}
 
 install();
 childEnv.CHROMIUM_PATH = chromiumPath();
-node('node_modules/prettier/bin/prettier.cjs', '--check', '--log-level', 'warn', '.');
 node('node_modules/next/dist/bin/next', 'typegen');
-node('node_modules/eslint/bin/eslint.js', '.', '--max-warnings', '0');
-node('node_modules/typescript/bin/tsc', '--noEmit');
-node('node_modules/vitest/vitest.mjs', 'run', '--project', 'unit');
+await beside(
+  ['node_modules/prettier/bin/prettier.cjs', '--check', '--log-level', 'warn', '.'],
+  ['node_modules/eslint/bin/eslint.js', '.', '--max-warnings', '0'],
+  ['node_modules/typescript/bin/tsc', '--noEmit'],
+);
 build();
-node('node_modules/vitest/vitest.mjs', 'run', '--project', 'e2e');
+// What drives no browser waits for programs most of the time; the browser itself has the machine for its own.
+await beside([...vitest, 'unit'], [...vitest, 'e2e', 'e2e/scripts.e2e.ts', 'e2e/interface.e2e.ts']);
+node(...vitest, 'e2e', '--exclude', 'e2e/scripts.e2e.ts', '--exclude', 'e2e/interface.e2e.ts');

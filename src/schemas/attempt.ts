@@ -1,5 +1,5 @@
 import { array, mixed, string, type AnyObject, type InferType } from 'yup';
-import { eventBys, stopReasons, type AttemptEvent } from '../core/shapes/attempt';
+import { eventBys, eventKindsOf, stopReasons, type AttemptEvent } from '../core/shapes/attempt';
 import { outcomes, walkingAids } from '../core/shapes/facts';
 import { inNewWords } from '../core/shapes/oldWords';
 import { day, exactly, listOf, numberIn, oneOf, wholeIn, within, yesNo } from './building';
@@ -69,7 +69,8 @@ const carries = {
   move: { toPersonId: string().required('is needed'), reason: reason() },
 } as const satisfies Record<AttemptEvent['kind'], object>;
 
-const kinds = Object.keys(carries) as AttemptEvent['kind'][];
+/** The kinds are those of one list, which whoever stores an attempt goes by too. */
+const kinds = [...new Set(Object.values(eventKindsOf).flat())];
 const schemas = new Map(
   kinds.map((kind) => [kind, exactly({ kind: oneOf([kind]).required(), ...stamp, ...carries[kind] })]),
 );
