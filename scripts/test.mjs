@@ -6,34 +6,38 @@ import { build, childEnv, install, node, root } from './prepare.mjs';
 
 const vitest = ['node_modules/vitest/vitest.mjs', 'run', '--project'];
 
-/** Runs several programs at once; each tells what it has to say when it has ended, and the first that fails ends all. */
-async function beside(...all) {
-  await Promise.all(
-    all.map(
-      (args) =>
-        new Promise((done) => {
-          const child = spawn(process.execPath, args, { cwd: root, env: childEnv, stdio: ['ignore', 'pipe', 'pipe'] });
-          const said = [];
-          for (const stream of [child.stdout, child.stderr]) stream.on('data', (text) => said.push(text));
-          child.on('close', (code) => {
-            process.stdout.write(Buffer.concat(said));
-            if (code !== 0) process.exit(code ?? 1);
-            done();
-          });
-        }),
-    ),
+/** One program; what it has to say is told when it has ended. A fault ends everything. */
+const told = (args) =>
+  new Promise((done) => {
+    const child = spawn(process.execPath, args, { cwd: root, env: childEnv, stdio: ['ignore', 'pipe', 'pipe'] });
+    const said = [];
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (text) => said.push(text));
+    child.on('close', (code) => {
+      process.stdout.write(Buffer.concat(said));
+      if (code !== 0) process.exit(code ?? 1);
+      done();
+    });
+  });
+
+/** Several rows of programs beside each other, those of a row one after the other. */
+const beside = (...rows) =>
+  Promise.all(
+    rows.map(async (row) => {
+      for (const args of row) await told(args);
+    }),
   );
-}
 
 install();
 childEnv.CHROMIUM_PATH = chromiumPath();
 node('node_modules/next/dist/bin/next', 'typegen');
 await beside(
-  ['node_modules/prettier/bin/prettier.cjs', '--check', '--log-level', 'warn', '.'],
-  ['node_modules/eslint/bin/eslint.js', '.', '--max-warnings', '0'],
-  ['node_modules/typescript/bin/tsc', '--noEmit'],
+  [['node_modules/prettier/bin/prettier.cjs', '--check', '--log-level', 'warn', '.']],
+  [['node_modules/eslint/bin/eslint.js', '.', '--max-warnings', '0']],
+  [['node_modules/typescript/bin/tsc', '--noEmit']],
 );
 build();
-// What drives no browser waits for programs most of the time; the browser itself has the machine for its own.
-await beside([...vitest, 'unit'], [...vitest, 'e2e', 'e2e/scripts.e2e.ts', 'e2e/interface.e2e.ts']);
-node(...vitest, 'e2e', '--exclude', 'e2e/scripts.e2e.ts', '--exclude', 'e2e/interface.e2e.ts');
+const e2e = (...files) => [...vitest, 'e2e', ...files.map((name) => `e2e/${name}.e2e.ts`)];
+// What does not hang on a running clock goes beside the unit tests; the tests in mid-test have the machine for their own.
+await beside([[...vitest, 'unit'], e2e('intake', 'scores')], [e2e('scripts', 'interface'), e2e('screens')]);
+const done = ['intake', 'scores', 'scripts', 'interface', 'screens'];
+node(...vitest, 'e2e', ...done.flatMap((name) => ['--exclude', `e2e/${name}.e2e.ts`]));
