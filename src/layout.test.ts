@@ -127,6 +127,14 @@ function undoored(file: string): string[] {
 }
 
 describe('the house', () => {
+  test('every package that ships is imported somewhere', () => {
+    const { dependencies } = JSON.parse(readFileSync('package.json', 'utf8')) as { dependencies: object };
+    const files = readdirSync('src', { recursive: true, encoding: 'utf8' }).filter((f) => /\.(tsx?|css)$/.test(f));
+    const all = files.map((f) => readFileSync(join('src', f), 'utf8')).join('\n');
+    const unseen = Object.keys(dependencies).filter((name) => !all.includes(name));
+    expect(unseen).toEqual([]);
+  });
+
   test('every action and every route stands behind a door that looks at who asks', () => {
     const files = readdirSync('src/app', { recursive: true, encoding: 'utf8' }).filter((f) => /\.tsx?$/.test(f));
     expect(files.flatMap((f) => undoored(join('src/app', f)))).toEqual([]);

@@ -2,10 +2,12 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { sql } from 'kysely';
-import { afterAll, beforeAll, expect, test } from 'vitest';
-import { openRegister, type Register } from './connection';
-import { erasePeople } from './erase';
-import { belongingRows, foreignMentions, personTables } from './personTables';
+import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { inOne, openRegister, type Register } from './connection';
+import { erasePeople, takeOut } from './erase';
+import { undoImport } from './imports';
+import { restoreRows, rowsOf } from './personRows';
+import { belongingRows, foreignMentions, goesWithImport, personTables, writtenByImport } from './personTables';
 
 const folder = mkdtempSync(join(tmpdir(), 'tables-'));
 let db: Register;
@@ -136,4 +138,63 @@ test('value, outcome and hands are read out of the result, and asked for by an i
   const plan = await sql<{ detail: string }>`EXPLAIN QUERY PLAN SELECT client_key FROM attempt
     WHERE test = 'chair-stand-30s' AND sitting_date = '2026-03-02' AND value > 3`.execute(db);
   expect(plan.rows.map((r) => r.detail).join()).toContain('attempt_by_test');
+});
+
+test('somebody put back from their rows is as they were, ids, stamps and all; put back twice nothing is changed', async () => {
+  await erasePeople(db, ['stays'], 'Bo', new Date());
+  await fill('person', { id: 'whole', revision: 0 });
+  await fill('person', { id: 'before', revision: 0 });
+  await fill('person_group', { id: 'their group' });
+  const own = { client_key: 'their attempt', key: 'their class', decision_id: 'their decision' };
+  await fill('attempt', { ...own, person_id: 'whole', sent_for: 'before' });
+  await fill('class_session', own);
+  await fill('decision', { id: own.decision_id, person_id: 'whole', kind: 'test' });
+  for (const table of personTables)
+    if (table !== 'attempt' && table !== 'decision')
+      await fill(table, { ...own, id: `${table} of them`, person_id: 'whole', group_id: 'their group', seq: 1 });
+  for (const { table } of belongingRows) if (table !== 'attempt_trace') await fill(table, { ...own, seq: 1 });
+  const kept = await rowsOf(db, 'whole');
+  expect(kept.filter((t) => t.rows.length === 0)).toEqual([]);
+  await inOne(db, (trx) => takeOut(trx, 'whole'));
+  expect((await rowsOf(db, 'whole')).flatMap((t) => t.rows)).toEqual([]);
+  await restoreRows(db, kept);
+  expect(await rowsOf(db, 'whole')).toEqual(kept);
+  await expect(restoreRows(db, kept)).rejects.toThrow();
+  expect(await rowsOf(db, 'whole')).toEqual(kept);
+});
+
+describe('an import taken back', () => {
+  const imported = async (id: string): Promise<void> => {
+    await fill('person', { id, import_id: 'the import', revision: 0 });
+    await fill('intake', { id: `intake of ${id}`, person_id: id });
+    await fill('group_member', { person_id: id, group_id: 'their group' });
+    await fill('sitting_person', { person_id: id, day: '2026-03-02' });
+  };
+  test('leaves nothing of whom nothing more was noted, and everything of the others, whichever table it is', async () => {
+    await fill('roster_import', { id: 'the import', undone_at: null });
+    const more = personTables.filter((t) => !writtenByImport.has(t) && !goesWithImport.has(t));
+    await imported('untouched');
+    for (const table of more) {
+      const id = `with ${table}`;
+      await imported(id);
+      const key = `key of ${id}`;
+      if (table === 'attempt_trace')
+        await fill('attempt', { client_key: key, person_id: 'before', sent_for: 'before' });
+      if (table === 'class_event') await fill('class_session', { key });
+      await fill(table, {
+        id: `row of ${id}`,
+        client_key: key,
+        key,
+        person_id: id,
+        sent_for: id,
+        kind: 'test',
+        seq: 1,
+      });
+    }
+    const answer = await undoImport(db, 'the import', new Date());
+    expect(answer).toEqual({ removed: 1, stayed: more.length });
+    expect((await rowsOf(db, 'untouched')).flatMap((t) => t.rows)).toEqual([]);
+    for (const table of more)
+      expect((await rowsOf(db, `with ${table}`)).flatMap((t) => t.rows).length).toBeGreaterThan(4);
+  });
 });
