@@ -155,8 +155,7 @@ describe.each(screens)('%s', (_name, path) => {
   test('axe finds nothing, nothing is asked of another origin, nothing runs past the edge, targets are 44 px', async () => {
     const { page } = watched;
     await page.setViewport({ width: 1280, height: 800 });
-    await page.goto(server.url + path(), { waitUntil: 'load' });
-    await page.waitForNetworkIdle({ idleTime: 100 });
+    await page.goto(server.url + path(), { waitUntil: 'networkidle0' });
     for (const width of [1280, 820, 390]) {
       await resize(page, width);
       if (width > 390) {
