@@ -34,7 +34,7 @@ beforeAll(async () => {
   server = await startServer({ file, today });
   browser = await startBrowser(join(folder.path, 'profile'));
   // Much is looked at while a lane runs, so its clock runs only a little faster.
-  watched = await watchedPage(browser, server.url, 2);
+  watched = await watchedPage(browser, server.url, 3);
   await watched.page.goto(`${server.url}/people`, { waitUntil: 'networkidle0' });
   ids = Object.fromEntries<string>(
     await watched.page.$$eval('tbody a', (links) =>

@@ -36,8 +36,7 @@ await beside(
   [['node_modules/typescript/bin/tsc', '--noEmit']],
 );
 build();
-const e2e = (...files) => [...vitest, 'e2e', ...files.map((name) => `e2e/${name}.e2e.ts`)];
-// What does not hang on a running clock goes beside the unit tests; the tests in mid-test have the machine for their own.
-await beside([[...vitest, 'unit'], e2e('intake', 'scores')], [e2e('scripts', 'interface'), e2e('screens')]);
-const done = ['intake', 'scores', 'scripts', 'interface', 'screens'];
-node(...vitest, 'e2e', ...done.flatMap((name) => ['--exclude', `e2e/${name}.e2e.ts`]));
+// What drives no browser waits for programs most of the time; the browser has the machine for its own.
+const e2e = [...vitest, 'e2e'];
+await beside([[...vitest, 'unit']], [[...e2e, 'e2e/scripts.e2e.ts', 'e2e/interface.e2e.ts']]);
+node(...e2e, '--exclude', 'e2e/scripts.e2e.ts', '--exclude', 'e2e/interface.e2e.ts');
