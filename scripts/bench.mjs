@@ -1,5 +1,6 @@
 #!/usr/bin/env node
 // Side-by-side measurements; each prints a ratio of two things measured in the same run.
+import { paintBench } from '../bench/paint.mjs';
 import { registerBench } from '../bench/register.mjs';
 import { scoresBench } from '../bench/scores.mjs';
 import { tapBench } from '../bench/tap.mjs';
@@ -11,6 +12,7 @@ install();
 node('--import', 'tsx', 'bench/score.ts');
 await withDemo(async ({ browser, url, idOf }) => {
   await tapBench({ browser, url, personId: await idOf('Tomasz Rekkedal') });
+  await paintBench({ browser, url });
   await scoresBench({ url });
   await registerBench({ browser, url });
 });

@@ -125,12 +125,33 @@ function numbersOf(date: string): [number, number, number] | null {
   return found ? [Number(found[1]), Number(found[2]), Number(found[3])] : null;
 }
 
+const orders: Readonly<Record<DateOrder, string>> = {
+  ymd: 'year, month, day',
+  dmy: 'day, month, year',
+  mdy: 'month, day, year',
+};
+
+/** Which part of a date is wrong, in a sentence; `null` where it is a date, or its parts cannot be told apart. */
+export function dateFault(text: string, order: DateOrder): string | null {
+  const parts = numbersOf(text);
+  if (!parts || readDate(text, order) !== null) return null;
+  const { y, m, d } = partsOf(parts, order);
+  if (y < 1000) return 'Write the year in full, such as 1949.';
+  const read = `This file was read as ${orders[order]}.`;
+  if (m < 1 || m > 12) return `There is no month ${m}. ${read}`;
+  return `There is no day ${d} in month ${m} of ${y}. ${read}`;
+}
+
+function partsOf([a, b, c]: readonly [number, number, number], order: DateOrder) {
+  if (a > 31 || order === 'ymd') return { y: a, m: b, d: c };
+  return order === 'dmy' ? { y: c, m: b, d: a } : { y: c, m: a, d: b };
+}
+
 /** A date as `YYYY-MM-DD`, or null where it is none. Years are written in full: 49 could be 1949 or 2049. */
 export function readDate(text: string, order: DateOrder): string | null {
   const parts = numbersOf(text);
   if (!parts) return null;
-  const [a, b, c] = parts;
-  const [y, m, d] = a > 31 || order === 'ymd' ? [a, b, c] : order === 'dmy' ? [c, b, a] : [c, a, b];
+  const { y, m, d } = partsOf(parts, order);
   if (y < 1000) return null;
   const date = `${y}-${String(m).padStart(2, '0')}-${String(d).padStart(2, '0')}`;
   return isCalendarDay(date) ? date : null;

@@ -33,6 +33,10 @@ function unknownField(context: TestContext<AnyObject>, key: string): ValidationE
   return context.createError({ message: 'is not a field of this request: take it out', params: { pointer } });
 }
 
+/** Words of at least so many letters, not counting spaces around them. */
+export const words = (least: number, message: string) =>
+  string().test('written', message, (v?: string | null) => v === undefined || v === null || v.trim().length >= least);
+
 export const day = () =>
   string()
     .typeError('must be a date, YYYY-MM-DD')

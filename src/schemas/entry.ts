@@ -9,7 +9,7 @@ import {
   yesNoUnknown,
   type EntryContent,
 } from '../core/shapes/intake';
-import { day, exactly, listOf, oneOf, wholeIn, within, yesNo } from './building';
+import { day, exactly, listOf, oneOf, wholeIn, within, words, yesNo } from './building';
 import { fallFields } from './person';
 
 const kind = <K extends string>(k: K) => oneOf([k]).required();
@@ -40,13 +40,13 @@ const contents = (today: string): Readonly<Record<string, Schema>> => ({
   }),
   clearance: exactly({
     kind: kind('clearance'),
-    by: string().trim().min(2, 'Write who answered.').max(80).required('Write who answered.'),
+    by: words(2, 'Write who answered.').max(80).required('Write who answered.'),
     answer: oneOf(clearanceAnswers).required('Choose what was answered.'),
     limits: string()
       .max(300, 'Keep it under 300 letters.')
       .defined()
       .when('answer', ([answer], schema) =>
-        answer === 'may-with-limits' ? schema.trim().min(2, 'Write the limits as they were given.') : schema,
+        answer === 'may-with-limits' ? schema.concat(words(2, 'Write the limits as they were given.')) : schema,
       ),
     until: day().nullable().defined(),
   }),
@@ -55,7 +55,7 @@ const contents = (today: string): Readonly<Record<string, Schema>> => ({
     signs: listOf(oneOf(daySigns).required(), daySigns.length).required('is needed'),
     pulse: wholeIn(30, 220, 'a minute').nullable().defined(),
     pressures: listOf(pressure().required(), 2).required('is needed'),
-    skippedBecause: string().trim().min(3, 'Write why in a few words.').max(200).nullable().defined(),
+    skippedBecause: words(3, 'Write why in a few words.').max(200).nullable().defined(),
   }),
   incident: exactly({
     kind: kind('incident'),
@@ -74,7 +74,7 @@ const contents = (today: string): Readonly<Record<string, Schema>> => ({
   withdrawn: exactly({
     kind: kind('withdrawn'),
     entryId: string().max(64).required('is needed'),
-    reason: string().trim().min(2, 'Write why.').max(200).required('Write why.'),
+    reason: words(2, 'Write why.').max(200).required('Write why.'),
   }),
 });
 

@@ -9,15 +9,34 @@ export interface FieldError {
 export type Parsed<T> =
   { readonly kind: 'ok'; readonly value: T } | { readonly kind: 'bad'; readonly errors: readonly FieldError[] };
 
-/** Checks what came from outside once, at the edge. All faults at once, nothing is cast. */
+/**
+ * Checks what came from outside once, at the edge. All faults at once; nothing is cast, but for the spaces around words,
+ * which a tablet adds by itself and which are taken off.
+ */
 export function parse<S extends Schema>(schema: S, input: unknown): Parsed<InferType<S>> {
   try {
-    return { kind: 'ok', value: schema.validateSync(input, { strict: true, abortEarly: false }) };
+    return { kind: 'ok', value: withoutSpaces(schema.validateSync(input, { strict: true, abortEarly: false })) };
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;
     const all = error.inner.length > 0 ? error.inner : [error];
     return { kind: 'bad', errors: all.map(toFieldError) };
   }
+}
+
+/** The same, each text in it without spaces around it; the very same where there are none. */
+function withoutSpaces<T>(value: T): T {
+  const within = (part: unknown): unknown => {
+    if (typeof part === 'string') return part.trim();
+    if (Array.isArray(part)) {
+      const items = part.map(within);
+      return items.some((item, i) => item !== part[i]) ? items : part;
+    }
+    if (typeof part !== 'object' || part === null || Object.getPrototypeOf(part) !== Object.prototype) return part;
+    const members = Object.entries(part);
+    const clean = members.map(([name, inside]) => [name, within(inside)] as const);
+    return clean.some(([, inside], i) => inside !== members[i]?.[1]) ? Object.fromEntries(clean) : part;
+  };
+  return within(value) as T;
 }
 
 /**

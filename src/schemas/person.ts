@@ -3,15 +3,13 @@ import { ageOn } from '../core/math/age';
 import { isCalendarDay } from '../core/math/days';
 import { limiterKinds, walkingAids } from '../core/shapes/facts';
 import { intakeSections, joints } from '../core/shapes/intake';
-import { exactly, listOf, numberIn, oneOf, typedDay, wholeIn, yesNo } from './building';
+import { words as written, exactly, listOf, numberIn, oneOf, typedDay, wholeIn, yesNo } from './building';
 import { bodyLimits } from './requests';
 
 const isGrown = (years: number): boolean => years >= bodyLimits.ageYears[0] && years <= bodyLimits.ageYears[1];
 
 export const personName = () =>
-  string()
-    .trim()
-    .min(2, 'Write a name of at least two letters.')
+  written(2, 'Write a name of at least two letters.')
     .max(80, 'Write a name of at most 80 letters.')
     .defined('Write a name.');
 

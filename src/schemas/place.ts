@@ -1,19 +1,22 @@
 import { string, type InferType } from 'yup';
 import { things, unitSystems } from '../core/shapes/person';
-import { exactly, listOf, numberIn, oneOf, wholeIn, yesNo } from './building';
+import { words, exactly, listOf, numberIn, oneOf, wholeIn, yesNo } from './building';
 
+/** A height as it was typed. */
+const typed = () => string().max(20).optional();
 const count = () => wholeIn(0, 200).required();
 
 /** The hall: its name, the number to call, and what there is to sit on, hold and lift. */
 export const placeForm = exactly({
-  name: string().trim().min(2, 'Write the name of the hall.').max(80).required('Write the name of the hall.'),
+  name: words(2, 'Write the name of the hall.').max(80).required('Write the name of the hall.'),
   town: string().max(80).defined(),
-  emergencyNumber: string().trim().min(2, 'Write the number to call.').max(20).required('Write the number to call.'),
+  emergencyNumber: words(2, 'Write the number to call.').max(20).required('Write the number to call.'),
   units: oneOf(unitSystems).required(),
   cupboard: exactly({
     chairs: listOf(
       exactly({
         heightCm: wholeIn(25, 80, 'cm').required('Write the height of the seat.'),
+        typed: typed(),
         arms: yesNo().required(),
         stable: yesNo().required(),
         count: count(),
@@ -21,7 +24,7 @@ export const placeForm = exactly({
       30,
     ).required(),
     pads: listOf(
-      exactly({ thickCm: wholeIn(1, 20, 'cm').required('Write how thick it is.'), count: count() }),
+      exactly({ thickCm: wholeIn(1, 20, 'cm').required('Write how thick it is.'), typed: typed(), count: count() }),
       12,
     ).required(),
     bars: count(),
@@ -36,13 +39,14 @@ export const placeForm = exactly({
     boxes: listOf(
       exactly({
         heightCm: wholeIn(5, 80, 'cm').nullable().defined('Write the height of its top, or leave it empty.'),
+        typed: typed(),
         count: count(),
       }),
       12,
     ).required(),
     floors: listOf(
       exactly({
-        where: string().trim().min(2, 'Write which floor.').max(40).required('Write which floor.'),
+        where: words(2, 'Write which floor.').max(40).required('Write which floor.'),
         slides: yesNo().required(),
       }),
       12,
@@ -56,7 +60,7 @@ export const placeForm = exactly({
 export type PlaceForm = InferType<typeof placeForm>;
 
 export const groupForm = exactly({
-  name: string().trim().min(2, 'Write a name, such as “Tuesday 10:00”.').max(60).required('Write a name.'),
+  name: words(2, 'Write a name, such as “Tuesday 10:00”.').max(60).required('Write a name.'),
   /** 0: nobody has said which. */
   weekday: wholeIn(0, 7).required('Choose a day.'),
   time: string()

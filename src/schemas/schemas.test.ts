@@ -142,3 +142,19 @@ describe('events of an attempt', () => {
     expect(pathsOf(attemptBody, body())).toEqual(['/events']);
   });
 });
+
+describe('spaces around words', () => {
+  test('are taken off and never refused, as a tablet adds them by itself', () => {
+    const form = { ...emptyPersonForm, name: ' Odile Brandvoll ', birthDate: '1948-11-02', normTable: 'female' };
+    expect(parse(personForm('2026-03-02'), form)).toMatchObject({ kind: 'ok', value: { name: 'Odile Brandvoll' } });
+    expect(parse(personForm('2026-03-02'), { ...form, name: '   ' })).toEqual({
+      kind: 'bad',
+      errors: [{ path: '/name', message: 'Write a name of at least two letters.' }],
+    });
+  });
+  test('where there are none, the very same is handed on', () => {
+    const sent = results({ test: 'chair-stand-30s', value: 9 });
+    const parsed = parse(score, sent);
+    expect(parsed.kind === 'ok' && parsed.value).toBe(sent);
+  });
+});

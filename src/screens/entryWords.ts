@@ -1,6 +1,7 @@
 import type { EntryContent } from '../core/shapes/intake';
 import type { RuleBook } from '../core/shapes/rules';
-import { dayWords, incidentWords, placeWords, readinessWords } from './words';
+import { states, stateOfReadiness } from './states';
+import { dayWords, incidentWords, placeWords } from './words';
 
 /** What was noted, in a line. */
 export function entryLine(content: EntryContent, { readiness }: RuleBook): string {
@@ -16,7 +17,7 @@ export function entryLine(content: EntryContent, { readiness }: RuleBook): strin
       return `readiness questions: ${yes.length === 0 ? 'all no' : yes.join('; ')}`;
     }
     case 'carried-over':
-      return `readiness noted as ${readinessWords[content.outcome]}`;
+      return `readiness noted as ${states[stateOfReadiness(content.outcome, true)].word}`;
     case 'clearance':
       return `${content.by} answered: ${content.answer.replace(/-/g, ' ')}${content.limits === '' ? '' : `, ${content.limits}`}`;
     case 'day-check': {

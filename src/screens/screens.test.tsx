@@ -26,10 +26,11 @@ import { lineOf } from '../core/view/registerLine';
 import { allLines } from '../use-cases/everybody';
 import { RetestScreen } from './retest/retestPage';
 import { HallRetests } from './retest/hall';
+import { states, stateOfLine } from './states';
 import { TodayScreen } from './today/today';
 import { matching } from './touch/matching';
 import { typedNumber } from './touch/typed';
-import { signed, slowingWords, newestWords, stateWords } from './words';
+import { signed, slowingWords, newestWords } from './words';
 
 const today = '2026-03-02';
 const folder = mkdtempSync(join(tmpdir(), 'screens-'));
@@ -88,6 +89,7 @@ describe('words on every screen of everybody', () => {
           sitting={0}
           groups={[]}
           seat={() => Promise.resolve()}
+          tellOfHall={null}
         />,
       ),
       read(<HallScores people={people} pages={pages} order={{ sort: 'past', pastOnly: false }} />),
@@ -150,8 +152,8 @@ test('one mark says how somebody stands', () => {
     'Wiktor Lanz',
     'Bertil Kvarnholm',
     'Signe Tollund',
-  ].map((name) => stateWords[lineOf(named(name), protocols, [], today).state]);
-  expect(marks).toEqual(['not today', 'ask first', 'not tested yet', 'due', 'level to confirm', 'ready']);
+  ].map((name) => states[stateOfLine(lineOf(named(name), protocols, [], today).state)].word);
+  expect(marks).toEqual(['not today', 'ask first', 'not tested yet', 'due', 'waits for your yes', 'ready']);
 });
 
 describe('small words', () => {

@@ -2,7 +2,10 @@ import { readFileSync } from 'node:fs';
 import { expect, test } from 'vitest';
 
 const css = readFileSync(new URL('./tokens.css', import.meta.url), 'utf8');
-const tokens = new Map([...css.matchAll(/--color-([a-z-]+): (#[0-9a-f]{6})/g)].map((m) => [m[1], m[2] ?? '']));
+const read = (part: string) =>
+  [...part.matchAll(/--color-([a-z-]+): (#[0-9a-f]{6})/g)].map((m) => [m[1], m[2] ?? ''] as const);
+const [everywhere = '', inTest = ''] = css.split('[data-seven] {');
+const tokens = new Map(read(everywhere));
 
 /** Relative luminance and contrast of WCAG 2.2. */
 function luminance(hex: string): number {
@@ -43,3 +46,14 @@ test.each(['ink', 'ink-soft', 'watch', 'stop', 'ready', 'squat', 'wood-dark'])(
     for (const ground of ['floor', 'board']) expect(contrast(shape, ground)).toBeGreaterThanOrEqual(3);
   },
 );
+
+test.each([...read(inTest), ['ink', tokens.get('ink') ?? '']] as const)(
+  'in Test, %s words reach 7 to 1 on floor and board',
+  (name, hex) => {
+    tokens.set(`test-${name ?? ''}`, hex);
+    for (const ground of ['floor', 'board']) expect(contrast(`test-${name ?? ''}`, ground)).toBeGreaterThanOrEqual(7);
+  },
+);
+test('Test has its own tone for each of the words it says in one', () => {
+  expect(read(inTest).map(([name]) => name)).toEqual(['ink-soft', 'squat', 'stop', 'watch', 'ready']);
+});

@@ -1,12 +1,14 @@
 import { format, parseISO } from 'date-fns';
+import { amount } from '../core/math/amount';
 import type { StopReason } from '../core/shapes/attempt';
-import type { Limiter, LimiterKind, Readiness, WalkingAid } from '../core/shapes/facts';
+import type { Limiter, LimiterKind, WalkingAid } from '../core/shapes/facts';
 import type { IncidentKind, IntakeSection, Joint } from '../core/shapes/intake';
+import type { UnitSystem } from '../core/shapes/person';
 import type { NormTable } from '../core/shapes/norms';
 import { scoredValue } from '../core/score/scoreResult';
 import type { Protocol } from '../core/shapes/protocol';
 import { protocolById } from '../catalogue/protocols';
-import type { RegisterLine, RegisterState } from '../core/view/registerLine';
+import type { RegisterLine } from '../core/view/registerLine';
 
 /** `2 Mar 2026` */
 export const dayWords = (day: string): string => format(parseISO(day), 'd MMM yyyy');
@@ -23,13 +25,6 @@ export const tableWords = (sex: NormTable): string =>
 export const rowWords = (row: { sex: 'female' | 'male' | 'both'; ageLow: number; ageHigh: number }): string =>
   `${row.sex === 'both' ? 'people' : tableWords(row.sex)} ${row.ageLow}–${row.ageHigh}`;
 
-export const readinessWords: Readonly<Record<Readiness, string>> = {
-  ready: 'ready',
-  'ready-with-care': 'ready, with care',
-  'ask-first': 'ask first',
-  'not-today': 'not today',
-};
-
 export const limiterWords: Readonly<Record<LimiterKind, string>> = {
   'knee-pain': 'knee sore',
   'hip-pain': 'hip sore',
@@ -45,7 +40,7 @@ export const limiterWords: Readonly<Record<LimiterKind, string>> = {
   'cannot-lie': 'cannot lie down',
   'cannot-kneel': 'cannot kneel',
   'head-low': 'head must not be low',
-  neurological: 'nerves or brain',
+  neurological: 'Parkinson’s, stroke, MS or similar',
   'recent-surgery': 'surgery in the last 12 weeks',
 };
 
@@ -71,7 +66,7 @@ export const told = (figure: number, unit: string): number =>
 
 /** A result with its unit, a walk with its speed: `9 stands`, `7.4 s`, `4.6 s (0.87 m/s)`. */
 export function valueWords(protocol: Protocol, value: number): string {
-  const words = `${told(value, protocol.unit)} ${value === 1 && protocol.unit.endsWith('s') && protocol.unit !== 's' ? protocol.unit.slice(0, -1) : protocol.unit}`;
+  const words = amount(told(value, protocol.unit), protocol.unit);
   return protocol.speedOverM === undefined ? words : `${words} (${scoredValue(protocol, value).toFixed(2)} m/s)`;
 }
 
@@ -88,19 +83,6 @@ export function slowingWords(slowing: number | null): string {
       : 'even to the end';
 }
 
-/** How somebody stands, in the words of the lists. */
-export const stateWords: Readonly<Record<RegisterState, string>> = {
-  unreadable: 'record to put right',
-  'not-today': 'not today',
-  'ask-first': 'ask first',
-  'to-ask': 'questions to put',
-  'not-tested': 'not tested yet',
-  due: 'due',
-  'to-confirm': 'level to confirm',
-  'with-care': 'ready, with care',
-  ready: 'ready',
-};
-
 export const jointWords: Readonly<Record<Joint, string>> = {
   neck: 'neck',
   shoulder: 'shoulder',
@@ -111,6 +93,8 @@ export const jointWords: Readonly<Record<Joint, string>> = {
   knee: 'knee',
   ankle: 'ankle or foot',
 };
+
+export const unitWords: Readonly<Record<UnitSystem, string>> = { metric: 'cm and kg', us: 'feet, inches, pounds' };
 
 const sideWords = (side: 'L' | 'R' | null): string => (side === 'L' ? 'left ' : side === 'R' ? 'right ' : '');
 

@@ -1,10 +1,10 @@
 import { compareNames } from '../core/math/names';
-import type { PersonView } from '../core/view/personView';
+import type { PersonScores, PersonView } from '../core/view/personView';
 import type { RegisterLine } from '../core/view/registerLine';
 import type { IsoDate } from '../core/shapes/facts';
-import { listPeople } from '../database/people';
+import { listPeople, type KeptPerson } from '../database/people';
 import { allLines } from './everybody';
-import { viewsOf } from './readPeople';
+import { scoresOfPeople, viewsOf } from './readPeople';
 import { type Desk } from './desk';
 
 const perPage = 48;
@@ -24,8 +24,8 @@ const lists = {
   },
 } as const;
 
-export interface HallAnswer {
-  readonly people: readonly PersonView[];
+export interface HallAnswer<V> {
+  readonly people: readonly V[];
   readonly page: number;
   readonly of: number;
   /** Every due day of the list, also of the pages not shown. */
@@ -33,9 +33,9 @@ export interface HallAnswer {
 }
 
 /** One page of a list over the whole hall; only its people are read in full. */
-export async function readHall(desk: Desk, list: keyof typeof lists, page: number): Promise<HallAnswer> {
+export async function readHall(desk: Desk, list: keyof typeof lists, page: number): Promise<HallAnswer<PersonView>> {
   const lines = (await allLines(desk)).filter(lists[list].of).sort(lists[list].order);
-  return pageOf(desk, lines, page);
+  return pageOf(desk, lines, page, viewsOf);
 }
 
 export interface ScoresOrder {
@@ -45,7 +45,11 @@ export interface ScoresOrder {
 }
 
 /** One page of everybody with a result. */
-export async function readHallScores(desk: Desk, { sort, pastOnly }: ScoresOrder, page: number): Promise<HallAnswer> {
+export async function readHallScores(
+  desk: Desk,
+  { sort, pastOnly }: ScoresOrder,
+  page: number,
+): Promise<HallAnswer<PersonScores>> {
   const of = (l: RegisterLine) => l.standing[sort] ?? Infinity;
   const order =
     sort === 'name'
@@ -54,15 +58,20 @@ export async function readHallScores(desk: Desk, { sort, pastOnly }: ScoresOrder
         ? (a: RegisterLine, b: RegisterLine) => b.toWatch - a.toWatch || byName(a, b)
         : (a: RegisterLine, b: RegisterLine) => (of(a) === of(b) ? byName(a, b) : of(a) - of(b));
   const lines = (await allLines(desk)).filter((l) => l.lastTestedOn !== null && (!pastOnly || l.toWatch > 0));
-  return pageOf(desk, lines.sort(order), page);
+  return pageOf(desk, lines.sort(order), page, scoresOfPeople);
 }
 
-async function pageOf(desk: Desk, lines: readonly RegisterLine[], page: number): Promise<HallAnswer> {
+async function pageOf<V>(
+  desk: Desk,
+  lines: readonly RegisterLine[],
+  page: number,
+  read: (desk: Desk, people: readonly KeptPerson[]) => Promise<V[]>,
+): Promise<HallAnswer<V>> {
   const of = Math.max(1, Math.ceil(lines.length / perPage));
   const shown = Math.min(Math.max(1, page), of);
   const ids = lines.slice((shown - 1) * perPage, shown * perPage).map((l) => l.id);
   const people = new Map((await listPeople(desk.db)).map((p) => [p.id, p]));
-  const views = await viewsOf(
+  const views = await read(
     desk,
     ids.flatMap((id) => people.get(id) ?? []),
   );

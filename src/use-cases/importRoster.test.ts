@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { openRegister, type Register } from '../database/connection';
-import { dateOrderOf, matchColumns, readDate, readTable } from '../formats/roster';
+import { dateFault, dateOrderOf, matchColumns, readDate, readTable } from '../formats/roster';
 import { askRegister, wholeRegister } from './everybody';
 import { readGroups } from './groups';
 import { previewRoster, readLastImport, takeRoster, undoRoster, type RosterChoice } from './importRoster';
@@ -68,6 +68,16 @@ describe('reading a roster', () => {
   ] as const)('%s read %s is %s', (text, order, wanted) => {
     expect(readDate(text, order)).toBe(wanted);
   });
+  test.each([
+    ['28.13.1949', 'dmy', 'There is no month 13. This file was read as day, month, year.'],
+    ['13/28/1949', 'dmy', 'There is no month 28. This file was read as day, month, year.'],
+    ['30.02.1950', 'dmy', 'There is no day 30 in month 2 of 1950. This file was read as day, month, year.'],
+    ['07.07.47', 'dmy', 'Write the year in full, such as 1949.'],
+    ['28.03.1949', 'dmy', null],
+    ['spring', 'dmy', null],
+  ] as const)('of %s, read as %s, the wrong part is told', (text, order, words) => {
+    expect(dateFault(text, order)).toBe(words);
+  });
 });
 
 const roster =
@@ -80,7 +90,7 @@ describe('taking a roster', () => {
     const preview = await previewRoster(deskOf(db, today), roster, asItIs);
     expect(preview).toMatchObject({ good: 3, bad: 2, doubles: 1, dateOrder: 'dmy', stop: null });
     expect(preview.faults.map((f) => [f.line, f.who, f.message])).toEqual([
-      [4, 'Tim Lost', '“31.02.1949”: Write the birth date with the year in full, such as 1949-05-28.'],
+      [4, 'Tim Lost', '“31.02.1949”: There is no day 31 in month 2 of 1949. This file was read as day, month, year.'],
       [6, 'Mirabel Okonjo', 'is in the register already, or twice in this file: left out'],
       [7, 'Tom Tall', '“999”: Height must be a number from 120 to 220 cm.'],
     ]);

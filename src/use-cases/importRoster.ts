@@ -14,6 +14,7 @@ import {
 import { listPeople } from '../database/people';
 import { dayAndTimeIn } from '../formats/groupName';
 import {
+  dateFault,
   dateOrderOf,
   matchColumns,
   readRow,
@@ -91,7 +92,7 @@ async function readRoster(desk: Desk, text: string, choice: RosterChoice): Promi
         fileFault ??
           (parsed.kind === 'bad'
             ? firstOfEach(parsed.errors)
-                .map((e) => said(e, cellOf(e, cells, columns)))
+                .map((e) => said(exactFault(e, row.birthDate, order), cellOf(e, cells, columns)))
                 .join(' ')
             : ''),
       );
@@ -123,6 +124,12 @@ const fieldNames: Readonly<Record<string, readonly [title: string, field: Roster
 const firstOfEach = (errors: readonly FieldError[]): FieldError[] => [
   ...new Map([...errors].reverse().map((e) => [e.path, e])).values(),
 ];
+
+/** Of a date that is none: which part of it is wrong. */
+const exactFault = (fault: FieldError, birthDate: string, order: DateOrder): FieldError => {
+  const exact = fault.path === '/birthDate' ? dateFault(birthDate, order) : null;
+  return exact === null ? fault : { ...fault, message: exact };
+};
 
 const said = ({ path, message }: FieldError, cell: string): string => {
   const words = /^[A-Z]/.test(message) ? message : `${fieldNames[path]?.[0] ?? path} ${message}.`;

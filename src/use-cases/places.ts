@@ -31,6 +31,9 @@ export const usualPlace: Place = {
   },
 };
 
+/** Whether anybody has told of this hall yet. */
+export const isPlaceKnown = async (desk: Desk): Promise<boolean> => (await findPlace(desk.db)) !== undefined;
+
 export async function readPlace(desk: Desk): Promise<Place> {
   return (await findPlace(desk.db)) ?? usualPlace;
 }

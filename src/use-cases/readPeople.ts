@@ -2,10 +2,13 @@ import { knownOn } from '../core/intake/known';
 import { bookIn } from '../core/score/shownUnits';
 import type { IsoDate } from '../core/shapes/facts';
 import type { PersonId, UnitSystem } from '../core/shapes/person';
+import { cautionsFor } from '../core/level/assign';
 import {
   describePerson,
-  type Described,
+  factsFrom,
+  scoresOf,
   type Hall,
+  type PersonScores,
   type PersonOutline,
   type PersonRecords,
   type PersonView,
@@ -52,11 +55,41 @@ export async function viewsOf(desk: Desk, people: readonly KeptPerson[]): Promis
   return all.flatMap((read) => (read.kind === 'read' ? [read.view] : []));
 }
 
-const fullView = ({ outline, levels }: Described): PersonView => ({ ...outline, levels: levels() });
+type Work<V> = (records: PersonRecords, hall: Hall, today: IsoDate) => V;
+
+const fullView: Work<PersonView> = (records, hall, today) => {
+  const { outline, levels } = describePerson(records, hall, today);
+  return { ...outline, levels: levels() };
+};
+
+/** How the tests of some people were scored; nothing of their levels is worked out. */
+export async function scoresOfPeople(desk: Desk, people: readonly KeptPerson[]): Promise<PersonScores[]> {
+  const all = await describeAll(desk, people, await judgedBy(desk), scoresOf);
+  return all.flatMap((read) => (read.kind === 'read' ? [read.view] : []));
+}
+
+/** What to mind with some people, in sentences, by id. */
+export async function cautionsOfPeople(
+  desk: Desk,
+  people: readonly KeptPerson[],
+): Promise<ReadonlyMap<PersonId, readonly string[]>> {
+  const all = await describeAll(desk, people, await judgedBy(desk), (records, hall, today) => ({
+    id: records.person.id,
+    texts: cautionsFor(hall.rules.levels, factsFrom(records, hall, today))
+      .slice(0, -1)
+      .map((c) => c.text),
+  }));
+  return new Map(all.flatMap((read) => (read.kind === 'read' ? [[read.view.id, read.view.texts] as const] : [])));
+}
 
 /** The same for lists of many: levels are worked out only of those who have or wait for one. */
 export async function outlinesOf(desk: Desk, people: readonly KeptPerson[]): Promise<ReadOne<PersonOutline>[]> {
-  return describeAll(desk, people, await judgedBy(desk), ({ outline }) => outline);
+  return describeAll(
+    desk,
+    people,
+    await judgedBy(desk),
+    (records, hall, today) => describePerson(records, hall, today).outline,
+  );
 }
 
 /** What was read of one person, or that it could not be. */
@@ -75,14 +108,14 @@ async function describeAll<V>(
   desk: Desk,
   people: readonly KeptPerson[],
   hall: Hall,
-  pick: (described: Described) => V,
+  work: Work<V>,
 ): Promise<ReadOne<V>[]> {
   const today = desk.today();
   return (await recordsFor(desk, people, hall, today)).flatMap((one): ReadOne<V>[] => {
     // A bulkhead: whatever is wrong with one record, the others are read.
     try {
       const records = one.records();
-      return records ? [{ kind: 'read', view: pick(describePerson(records, hall, today)) }] : [];
+      return records ? [{ kind: 'read', view: work(records, hall, today) }] : [];
     } catch (fault) {
       console.error(`The record of ${one.person.id} cannot be read:`, fault);
       return [{ kind: 'unreadable', person: one.person, fault }];

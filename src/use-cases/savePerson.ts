@@ -216,8 +216,12 @@ function walkInContents(form: WalkInForm, today: IsoDate): EntryContent[] {
     ...form.pains.map(toPain),
     ...falls.map((f) => ({ ...f, fellOn: addDays(today, -1) })),
     { kind: 'screening', answers: { symptoms, disease, active, operation } },
+    // The first question lists what the check of the day asks: nobody is asked for chest pain twice.
+    ...(symptoms ? [] : [wellToday]),
   ];
 }
+
+const wellToday: EntryContent = { kind: 'day-check', signs: [], pulse: null, pressures: [], skippedBecause: null };
 
 /** A birth date that makes somebody this old today, for a walk-in whose day is asked later. */
 function bornYearsAgo(years: number, today: IsoDate): IsoDate {

@@ -7,7 +7,7 @@ import { sittingOn } from '../database/groups';
 import { listPeople } from '../database/people';
 import { allLines } from './everybody';
 import { recordsOf } from './readRecords';
-import { viewsOf } from './readPeople';
+import { cautionsOfPeople } from './readPeople';
 import { type Desk } from './desk';
 
 /** People a station page takes along when no sitting was put together; more are found by name. */
@@ -27,18 +27,25 @@ export async function listStation(desk: Desk, protocol: Protocol, asked: PersonI
     desk,
     people.map((p) => p.id),
   );
+  const minds = await cautionsOfPeople(desk, people);
+  const lines = new Map((await allLines(desk)).map((l) => [l.id, l]));
   return {
     sitting: sitting.size > 0,
-    people: (await viewsOf(desk, people)).map(({ person, ageYears, lastTestedOn, levels, due }) => ({
-      id: person.id,
-      name: person.name,
-      ageYears,
-      record: remembered(records.get(person.id) ?? { intakes: [], entries: [] }),
-      cautions: levels.cautions.slice(0, -1).map((c) => c.text),
-      row: paceRow(protocol, ageYears, person.normTable),
-      lastTestedOn,
-      due: due !== null && due.on <= today,
-    })),
+    people: people.flatMap(({ id, name, normTable }) => {
+      const line = lines.get(id);
+      const cautions = minds.get(id);
+      // Whose record cannot be worked out is tested when it is put right.
+      if (!line || !cautions || line.ageYears === null) return [];
+      const { ageYears, lastTestedOn, dueOn } = line;
+      return [
+        {
+          ...{ id, name, ageYears, cautions, lastTestedOn },
+          record: remembered(records.get(id) ?? { intakes: [], entries: [] }),
+          row: paceRow(protocol, ageYears, normTable),
+          due: dueOn !== null && dueOn <= today,
+        },
+      ];
+    }),
   };
 }
 

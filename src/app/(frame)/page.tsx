@@ -1,9 +1,9 @@
 import type { Metadata } from 'next';
-import { seat } from './actions';
+import { savePlace, seat } from './actions';
 import { TodayScreen } from '../../screens/today/today';
 import { allLines } from '../../use-cases/everybody';
 import { groupsToday, readSitting } from '../../use-cases/groups';
-import { readPlace } from '../../use-cases/places';
+import { isPlaceKnown, readPlace } from '../../use-cases/places';
 import { today } from '../../use-cases/today';
 import { theDesk } from '../../use-cases/desk';
 
@@ -19,6 +19,7 @@ export default async function TodayPage() {
       sitting={(await readSitting(desk)).length}
       groups={await groupsToday(desk)}
       seat={seat}
+      tellOfHall={(await isPlaceKnown(desk)) ? null : savePlace}
     />
   );
 }

@@ -2,7 +2,7 @@ import type { Hazard } from '../../core/shapes/protocol';
 
 const byHazard: Readonly<Record<Hazard, string>> = {
   floor: 'To the floor: only who can get up again; a second person and a chair at hand.',
-  'one-leg': 'On one leg: a spotter within arm’s reach, on the weaker side; a fixed hold within reach.',
+  'one-leg': 'On one leg: a spotter within arm’s reach, on the side to bring along; a fixed hold within reach.',
   slide: 'Sliding: a floor that slides, feet that feel; never in socks with numb feet.',
 };
 
@@ -15,11 +15,11 @@ export const cautions = {
   notToday: [
     'Chest pain or pressure, faint, faint on standing, new dizziness, unusual breathlessness.',
     'Fever or feeling ill; new swelling or calf pain; a fall since last time that nobody looked at.',
-    'Resting pulse over 120 or newly irregular; pressure 160 or 100 and up at the second reading, five minutes seated.',
-    'Sugar-lowering drugs and no food for three hours: eat first.',
+    'Resting pulse over 120; heartbeat newly irregular; pressure 160 or 100 and up at the second reading, five minutes seated.',
+    'Tablets or insulin that lower sugar, and no food for three hours: eat first.',
   ],
   stopNow: [
-    'Chest pain, dizziness, confusion, blurred vision, nausea, pallor, irregular pulse, cold sweat.',
+    'Chest pain, dizziness, confusion, blurred vision, nausea, pallor, irregular heartbeat, cold sweat.',
     'New weakness, drooping face or slurred speech; loss of balance that repeats; unusual breathlessness.',
     'Sharp or rising joint pain, new calf pain, or the person asks to.',
     'A knock to the head with blood thinners, or not known to be without: an emergency call, even if all seems well.',
@@ -28,13 +28,13 @@ export const cautions = {
   askFirst: [
     'A joint replaced in the last 3 months or its limits unknown; surgery in the last 12 weeks, of the eye in the last 4.',
     'A fracture in the last 6 months; a spine fracture, or fragile bone with spine pain.',
-    'Faint, head strike or unexplained fall; new weakness or change of gait; unexplained weight loss or night pain.',
-    'Heart, pressure or sugar disease that is not under control.',
+    'Faint, head strike or unexplained fall; new weakness or change of gait; lost weight without trying, or night pain.',
+    'Heart disease, blood pressure or diabetes that is not under control.',
   ],
   /** Where the hands hold on. */
   holding: 'A chair to hold has its seat to the wall: push down, never pull. Only a fixed rail may be pulled.',
   always: [
-    'A spotter within arm’s reach, on the weaker side, for each person in a balance test.',
+    'A spotter within arm’s reach, on the side to bring along, for each person in a balance test.',
     'The chair to sit on has its back to the wall; the chair to hold has its seat to the wall.',
     'Five minutes of warm-up before strength.',
   ],

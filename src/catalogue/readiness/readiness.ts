@@ -12,9 +12,9 @@ const questions: readonly ReadinessQuestion[] = [
   },
   {
     id: 'disease',
-    asks: 'Did a doctor ever name a disease of the heart or vessels, the kidneys, or sugar?',
+    asks: 'Did a doctor ever name a disease of the heart or vessels, the kidneys, or diabetes?',
     role: 'disease',
-    why: 'a known disease of heart, kidneys or sugar',
+    why: 'a known disease of heart or kidneys, or diabetes',
     source: sources.screening,
   },
   {
@@ -26,9 +26,9 @@ const questions: readonly ReadinessQuestion[] = [
   },
   {
     id: 'uncontrolled',
-    asks: 'Is heart, pressure or sugar out of hand at the moment, or are its drugs being changed?',
+    asks: 'Is the heart, blood pressure or diabetes out of hand at the moment, or are its drugs being changed?',
     role: 'asks-first',
-    why: 'heart, pressure or sugar not under control',
+    why: 'heart, blood pressure or diabetes not under control',
     source: sources.practice,
   },
   {
@@ -47,9 +47,9 @@ const questions: readonly ReadinessQuestion[] = [
   },
   {
     id: 'wasting',
-    asks: 'Weight lost without wanting to, or pain that wakes at night?',
+    asks: 'Lost weight without trying, or pain that wakes at night?',
     role: 'asks-first',
-    why: 'weight lost without wanting to, or pain at night',
+    why: 'lost weight without trying, or pain at night',
     source: sources.practice,
   },
 ];
@@ -81,22 +81,22 @@ const signs: readonly DaySignRow[] = [
   },
   {
     id: 'irregular-pulse',
-    asks: 'pulse newly out of step',
-    why: 'pulse newly out of step',
+    asks: 'heartbeat newly irregular',
+    why: 'heartbeat newly irregular',
     nextStep: doctor,
     ...asksOn,
   },
   {
     id: 'no-food',
-    asks: 'sugar-lowering drugs and no food for three hours',
-    why: 'sugar-lowering drugs and no food for three hours',
-    nextStep: 'Eat first, then put this check again.',
+    asks: 'took something that lowers sugar, and no food for three hours',
+    why: 'took something that lowers sugar, and no food for three hours',
+    nextStep: 'Eat first, then do this check again.',
     ...stays,
   },
   {
     id: 'shoes',
-    asks: 'shoes that let the foot swim',
-    why: 'shoes that let the foot swim',
+    asks: 'loose or slippery shoes',
+    why: 'loose or slippery shoes',
     nextStep: 'Find flat firm shoes; hands near a fixed hold.',
     outcome: 'ready-with-care',
     thenAskFirst: false,

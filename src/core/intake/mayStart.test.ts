@@ -84,7 +84,7 @@ describe('whether a test may begin', () => {
   });
   test('a sign of the day holds every test and says which; no questions put yet hold all but seated arms', () => {
     expect(start(ada(asked, checked(['dizzy'])))).toEqual([false, 'Not today: newly dizzy']);
-    expect(start(ada(checked()))?.[1]).toContain('Questions to put');
+    expect(start(ada(checked()))?.[1]).toContain('Not asked yet');
     expect(start(ada(checked()), [], 'arm-curl')).toEqual([true, null]);
   });
   test('a limiter holds the tests it closes and no other; the turn of the day asks for the check again', () => {

@@ -48,7 +48,7 @@ function heldBack(known: Known, protocol: Protocol, rows: readonly LimiterRow[])
   if (heldByReadiness(outcome, protocol).length > 0) {
     const first = reasons[0];
     const toAsk = outcome === 'ask-first' && asked !== 'current';
-    const word = outcome === 'not-today' ? 'Not today' : toAsk ? 'Questions to put' : 'Ask first';
+    const word = outcome === 'not-today' ? 'Not today' : toAsk ? 'Not asked yet' : 'Ask first';
     return { what: first ? `${word}: ${first.text}` : word, nextStep: first?.nextStep ?? '' };
   }
   const limiters = heldByLimiters(known, protocol, rows);

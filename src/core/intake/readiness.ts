@@ -134,7 +134,7 @@ function toAskReason(
   rules: ReadinessRules,
 ): ReadinessReason[] {
   if (asked === 'current') return [];
-  const nextStep = 'Put the readiness questions; it takes a minute.';
+  const nextStep = 'Ask the readiness questions; it takes a minute.';
   return [{ id: 'to-ask', outcome: 'ask-first', text: why, nextStep, since: day, source: rules.source }];
 }
 
@@ -143,7 +143,7 @@ function carriedReasons(entries: readonly Entry[], rules: ReadinessRules): Readi
   const newest = ofKind(entries, 'screening', 'carried-over').at(-1);
   if (newest?.content.kind !== 'carried-over' || newest.content.outcome === 'ready') return [];
   const { outcome, why } = newest.content;
-  const nextStep = 'Put the readiness questions.';
+  const nextStep = 'Ask the readiness questions.';
   return [
     {
       id: 'carried-over',

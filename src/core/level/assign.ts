@@ -58,6 +58,13 @@ export function assignLevels(rules: LevelRules, facts: Facts): LevelsAnswer {
   return { rulesVersion: rules.version, levels, closed, cautions: cautionsOf(one), refused: null };
 }
 
+/** What to mind with somebody, by the same rules as their levels, without working those out; none where nothing is given. */
+export function cautionsFor(rules: LevelRules, facts: Facts): Caution[] {
+  const inForce = limitersInForce(rules.limiters, facts.limiters);
+  const readiness = readinessOf(facts, inForce);
+  return readiness === 'not-today' ? [] : cautionsOf({ facts, inForce, askFirst: readiness === 'ask-first' });
+}
+
 function levelOn(ladder: Ladder, one: Case): Level | ClosedLadder {
   const { pattern, rungs } = ladder;
   const { rules, facts, readings, inForce } = one;
@@ -272,12 +279,14 @@ function reasonsOf(person: readonly NeedAnswer[]): Reason[] {
   return [...byFact.values()];
 }
 
-function cautionsOf({ facts, inForce, askFirst }: Case): Caution[] {
+function cautionsOf({ facts, inForce, askFirst }: Pick<Case, 'facts' | 'inForce' | 'askFirst'>): Caution[] {
   const asked = inForce.filter((l) => !l.limiter.unasked);
   const cautions: Caution[] = asked.map(({ row }) => ({ id: row.kind, text: row.says }));
-  const unasked = [...new Set(inForce.filter((l) => l.limiter.unasked).map(({ row }) => row.title))];
-  if (unasked.length > 0)
-    cautions.push({ id: 'to-complete', text: `Not asked yet, so taken as present: ${unasked.join('; ')}.` });
+  if (inForce.some((l) => l.limiter.unasked))
+    cautions.push({
+      id: 'to-complete',
+      text: 'Part of the intake is not asked yet: what it would close stays closed until it is.',
+    });
   if (askFirst)
     cautions.push({ id: 'ask-first', text: 'A licensed professional is asked first; seated work may go on.' });
   if (facts.readiness === 'ready-with-care' || facts.falls12m >= 2 || facts.injuredInFall)

@@ -1,3 +1,4 @@
+import { amount } from '../math/amount';
 import type { Facts } from '../shapes/facts';
 import type { LevelRules, MeasuredFact, MeasuredFactId, Need, SeenFactId } from '../shapes/ladder';
 import type { Blocker, Reason } from './answer';
@@ -95,7 +96,7 @@ function reasonText(fact: MeasuredFact, reading: Reading, need: Asked): string {
   if (fact.reads === 'managed') return `${fact.title}: yes${old}`;
   const room = cautious === measured ? '' : ` (${cautious} with room for a bad day)`;
   const asked = 'under' in need ? `under ${need.under}` : need.atLeast;
-  return `${fact.title}: ${String(measured)} ${fact.unit}${room}, ${asked} asked${old}`;
+  return `${fact.title}: ${measured === null ? 'nothing' : amount(measured, fact.unit)}${room}, ${asked} asked${old}`;
 }
 
 /** @param onlyOld enough was shown, but too long ago to open anything */
@@ -128,7 +129,7 @@ export function measuredBlock(fact: MeasuredFact, reading: Reading, asked: Asked
     ...numbers,
     ...have,
     tag: `${fact.short} ${tag}, now ${String(reading.measured)}`,
-    text: `${fact.title}: ${String(reading.measured)} ${fact.unit}; opens with ${wanted}`,
+    text: `${fact.title}: ${reading.measured === null ? 'nothing' : amount(reading.measured, fact.unit)}; opens with ${wanted}`,
   };
 }
 
@@ -136,7 +137,10 @@ export function measuredBlock(fact: MeasuredFact, reading: Reading, asked: Asked
 function wantedWords(fact: MeasuredFact, asked: Asked, measuredNeeded: number): { wanted: string; tag: string } {
   if (fact.reads === 'managed') return { wanted: 'it managed', tag: '' };
   if ('under' in asked)
-    return { wanted: `${measuredNeeded} ${fact.unit} or less`, tag: `${measuredNeeded} ${fact.unit} or less` };
+    return {
+      wanted: `${amount(measuredNeeded, fact.unit)} or less`,
+      tag: `${amount(measuredNeeded, fact.unit)} or less`,
+    };
   const counted = measuredNeeded === asked.atLeast ? '' : ' counted';
-  return { wanted: `${measuredNeeded} ${fact.unit}${counted}`, tag: String(measuredNeeded) };
+  return { wanted: `${amount(measuredNeeded, fact.unit)}${counted}`, tag: String(measuredNeeded) };
 }

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { lengthWords, massWords, readLength, readMass } from './units';
+import { lengthFigure, lengthWords, massWords, readLength, readMass, sentenceIn } from './units';
 
 describe('a length as it is typed', () => {
   test.each([
@@ -17,6 +17,11 @@ describe('a length as it is typed', () => {
     ['5 ft 3 1/2', 'cm', 161.3],
     ['5 ft 3½', 'in', 161.3],
     ['6 ft', 'cm', 182.9],
+    ['17', 'in', 43.2],
+    ['17 in', 'cm', 43.2],
+    ['17 1/4', 'in', 43.8],
+    ['17¾"', 'cm', 45.1],
+    ['17 1/4', 'cm', null],
     ["5'12", 'cm', null],
     ['tall', 'cm', null],
     ['', 'cm', null],
@@ -48,4 +53,22 @@ test('what is shown in feet or pounds reads back to within half a step', () => {
       expect(Math.abs((readMass(massWords(hg / 10, 'lb'), 'lb') ?? NaN) - hg / 10)).toBeLessThanOrEqual(0.28);
     }),
   );
+});
+
+test('a seat in quarters of an inch reads back to the centimetre it was, and no two centimetres read alike', () => {
+  const seats = Array.from({ length: 56 }, (_, i) => 25 + i);
+  expect(seats.map((cm) => Math.round(readLength(lengthFigure(cm, 'in'), 'in') ?? NaN))).toEqual(seats);
+  expect(new Set(seats.map((cm) => lengthFigure(cm, 'in'))).size).toBe(seats.length);
+  expect([43, 46, 5, 0, -5.08, 0.5].map((cm) => lengthFigure(cm, 'in'))).toEqual(['17', '18', '2', '0', '-2', '¼']);
+});
+
+test.each([
+  ['Knee pain 3 or 4: seat 5 cm up.', 'Knee pain 3 or 4: seat 2 in up.'],
+  ['a firm chair of 30 to 60 cm', 'a firm chair of 11¾ to 23½ in'],
+  ['the highest is 61 cm (chair 50 + pad 8)', 'the highest is 24 in (chair 19¾ + pad 3¼)'],
+  ['2 kg held close', '4 lb held close'],
+  ['8 in 10 days', '8 in 10 days'],
+])('%s, in a hall in inches: %s', (metric, us) => {
+  expect(sentenceIn(metric, 'us')).toBe(us);
+  expect(sentenceIn(metric, 'metric')).toBe(metric);
 });

@@ -14,7 +14,12 @@ export interface RetestDue {
 export function retestDue(lastTestedOn: IsoDate, facts: { pastCutoff: boolean; readiness: Readiness }): RetestDue {
   const [weeks, why] =
     facts.readiness === 'ask-first' || facts.readiness === 'not-today'
-      ? [retestWeeks.clearance, 'a question is open with a licensed professional']
+      ? [
+          retestWeeks.clearance,
+          facts.readiness === 'not-today'
+            ? 'not well at the moment'
+            : 'a question is open with a licensed professional',
+        ]
       : facts.pastCutoff
         ? [retestWeeks.watch, 'a result is past a watch line']
         : facts.readiness === 'ready-with-care'

@@ -13,6 +13,8 @@ export interface Person {
 
 export interface CupboardChair {
   readonly heightCm: number;
+  /** The height as it was typed, `17 1/4`: shown again where it still says the same. */
+  readonly typed?: string | undefined;
   readonly arms: boolean;
   /** Does not slide or tip; only such a chair is tested or trained on. */
   readonly stable: boolean;
@@ -26,13 +28,20 @@ export type Thing = (typeof things)[number];
 export interface CupboardBox {
   /** Of its top; `null` where nobody has measured it. */
   readonly heightCm: number | null;
+  readonly typed?: string | undefined;
+  readonly count: number;
+}
+
+export interface CupboardPad {
+  readonly thickCm: number;
+  readonly typed?: string | undefined;
   readonly count: number;
 }
 
 /** What there is to sit on, hold, lift and lie on. Heights and thicknesses are whole centimetres. */
 export interface Cupboard {
   readonly chairs: readonly CupboardChair[];
-  readonly pads: readonly { readonly thickCm: number; readonly count: number }[];
+  readonly pads: readonly CupboardPad[];
   readonly bars: number;
   /** How many people stand at rails and bars at once. */
   readonly railPlaces: number;

@@ -12,7 +12,7 @@ const facts: PathFacts = {
   toRepeat: false,
   toWatch: 0,
   levelsWaiting: 0,
-  levelCode: null,
+  levelName: null,
   dueOn: null,
 };
 const tested: PathFacts = { ...facts, lastTestedOn: '2026-02-23', dueOn: '2026-05-18', levelsWaiting: 4 };
@@ -31,6 +31,7 @@ test('not today blocks the test with its reason, and nothing else is next', () =
   const path = pathOf({ ...tested, readiness: 'not-today', readinessWhy: 'fever' });
   expect(path.next).toEqual({ step: 'intake', words: 'not today: fever' });
   expect(path.steps.filter((s) => s.state === 'blocked').map((s) => s.step)).toEqual(['test', 'levels']);
+  expect(path.steps.find((s) => s.step === 'test')).toMatchObject({ note: 'not today', why: 'not today: fever' });
 });
 test('exactly one step is marked as now', () => {
   for (const f of [facts, tested, { ...tested, levelsWaiting: 0 }])

@@ -7,8 +7,10 @@ export type StepState = 'done' | 'now' | 'later' | 'due' | 'blocked';
 export interface PathStep {
   readonly step: Step;
   readonly state: StepState;
-  /** A few words under the mark; for a blocked step the reason. */
+  /** A few words under the mark. */
   readonly note: string;
+  /** Of a held step: why, in a sentence. */
+  readonly why?: string;
 }
 
 export interface Path {
@@ -33,8 +35,8 @@ export interface PathFacts {
   readonly toWatch: number;
   /** How many levels wait for a yes. */
   readonly levelsWaiting: number;
-  /** The first that is confirmed, or `null`. */
-  readonly levelCode: string | null;
+  /** The movement of the first that is confirmed, or `null`. */
+  readonly levelName: string | null;
   readonly dueOn: IsoDate | null;
 }
 
@@ -48,7 +50,7 @@ export function pathOf(facts: PathFacts): Path {
   const readiness = {
     ready: 'ready',
     'ready-with-care': 'with care',
-    'ask-first': facts.toAsk ? 'questions to put' : 'ask first',
+    'ask-first': facts.toAsk ? 'not asked yet' : 'ask first',
     'not-today': 'not today',
   };
   const steps: PathStep[] = [
@@ -58,15 +60,20 @@ export function pathOf(facts: PathFacts): Path {
       note: facts.lacking.length > 0 && !held ? `${facts.lacking.join(', ')} missing` : readiness[facts.readiness],
     },
     held
-      ? { step: 'test', state: 'blocked', note: heldWords(facts) }
+      ? {
+          step: 'test',
+          state: 'blocked',
+          note: facts.readiness === 'not-today' ? 'not today' : 'held',
+          why: heldWords(facts),
+        }
       : { step: 'test', state: state('test', due ? 'due' : tested ? 'done' : 'later'), note: testNote(facts) },
     { step: 'scores', state: tested ? 'done' : 'later', note: tested ? watchNote(facts.toWatch) : '' },
     facts.readiness === 'not-today'
       ? { step: 'levels', state: 'blocked', note: 'nothing today' }
       : {
           step: 'levels',
-          state: state('levels', facts.levelsWaiting > 0 ? 'due' : facts.levelCode ? 'done' : 'later'),
-          note: facts.levelsWaiting > 0 ? `${facts.levelsWaiting} to confirm` : (facts.levelCode ?? ''),
+          state: state('levels', facts.levelsWaiting > 0 ? 'due' : facts.levelName ? 'done' : 'later'),
+          note: facts.levelsWaiting > 0 ? `${facts.levelsWaiting} to confirm` : (facts.levelName ?? ''),
         },
     {
       step: 'retest',
@@ -79,7 +86,7 @@ export function pathOf(facts: PathFacts): Path {
 
 function nextOf(facts: PathFacts, held: boolean, due: boolean): Path['next'] {
   if (held && facts.toAsk && facts.readiness === 'ask-first')
-    return { step: 'intake', at: 'questions', words: 'Put the readiness questions' };
+    return { step: 'intake', at: 'questions', words: 'Ask the readiness questions' };
   if (held) return { step: 'intake', words: heldWords(facts) };
   if (facts.toRepeat) return { step: 'test', words: 'Repeat the test that broke off' };
   if (facts.lastTestedOn === null)

@@ -14,7 +14,7 @@ import type { Person, Place, UnitSystem } from '../shapes/person';
 import type { Protocol } from '../shapes/protocol';
 import type { RuleBook } from '../shapes/rules';
 import { pathOf, type Path } from './path';
-import { testViewOf, type DatedResult, type TestView } from './testView';
+import { isWatched, testViewOf, type DatedResult, type TestView } from './testView';
 
 /** All that the lists of the register need of somebody. */
 export interface PersonOutline {
@@ -35,7 +35,7 @@ export interface PersonOutline {
   readonly attempts: readonly AttemptView[];
   /** The newest day of a core test: it sets the next. */
   readonly lastTestedOn: IsoDate | null;
-  /** Watch lines that the newest results are past. */
+  /** Tests whose newest result is past a watch line. */
   readonly toWatch: number;
   /** Of the figures that scored all of this. */
   readonly normsVersion: string;
@@ -84,19 +84,25 @@ export interface Described {
   readonly levels: () => LevelsAnswer;
 }
 
+/** Of somebody only how their tests were scored, for pages of the whole hall. */
+export type PersonScores = Pick<PersonOutline, 'person' | 'units' | 'tests' | 'toWatch'>;
+
+export function scoresOf({ person, attempts }: PersonRecords, { place, book }: Hall): PersonScores {
+  const tests = testsOf(person, book, attempts);
+  return { person, units: place.units, tests, toWatch: tests.filter(isWatched).length };
+}
+
 /** Works out everything that is shown of one person today. */
 export function describePerson(records: PersonRecords, hall: Hall, today: IsoDate): Described {
   const { person, known, attempts, movedAway, decided } = records;
   const { place, book, rules } = hall;
   const { intake, readiness } = known;
-  const tests = testsOf(person, book, attempts);
+  const { tests, toWatch } = scoresOf(records, hall);
   const counted = new Set(tests.flatMap((t) => t.series.flatMap((s) => s.results.map(({ key }) => key))));
   let worked: LevelsAnswer | undefined;
   const levels = () => (worked ??= assignLevels(rules.levels, factsFrom(records, hall, today)));
   const core = rules.coreTests.flatMap((id) => tests.filter((t) => t.test === id && newestDay([t]) !== null));
   const lastTestedOn = newestDay(core);
-  const newest = tests.flatMap((t) => t.series.flatMap((s) => s.results[0] ?? []));
-  const toWatch = newest.reduce((sum, s) => sum + s.score.cutoffs.filter((c) => c.past).length, 0);
   const due = lastTestedOn ? retestDue(lastTestedOn, { pastCutoff: toWatch > 0, readiness: readiness.outcome }) : null;
   const standings =
     lastTestedOn === null && decided.length === 0
@@ -114,7 +120,7 @@ export function describePerson(records: PersonRecords, hall: Hall, today: IsoDat
     toRepeat: toRepeat.length > 0,
     toWatch,
     levelsWaiting: waitingLevels(standings).length,
-    levelCode: trainedLevels(standings)[0]?.code ?? null,
+    levelName: trainedLevels(standings)[0]?.name ?? null,
     dueOn: due?.on ?? null,
   });
   const outline: PersonOutline = {

@@ -20,6 +20,7 @@ const line: RegisterLine = {
   standing: {},
   codes: ['S5/46/h@4x1'],
   waitingCodes: [],
+  levelName: null,
   toRepeat: false,
   toComplete: 0,
   lapsesOn: null,

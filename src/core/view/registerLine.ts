@@ -43,7 +43,7 @@ export interface RegisterLine {
   readonly newest: { readonly test: string; readonly value: number | null; readonly handsUsed: boolean } | null;
   readonly lastTestedOn: IsoDate | null;
   readonly dueOn: IsoDate | null;
-  /** Watch lines that the newest results are past. */
+  /** Tests whose newest result is past a watch line. */
   readonly toWatch: number;
   /** Where the newest result of each test stands, higher better; tests without norms are left out. */
   readonly standing: Readonly<Record<string, number>>;
@@ -51,6 +51,8 @@ export interface RegisterLine {
   readonly codes: readonly string[];
   /** Levels that wait for a yes. */
   readonly waitingCodes: readonly string[];
+  /** The movement of the first of them, confirmed before waiting; `null` where there is none. */
+  readonly levelName: string | null;
   readonly toRepeat: boolean;
   readonly toComplete: number;
   /** Last day of a professional’s answer or of the questions, where either lapses soon. */
@@ -140,6 +142,7 @@ export function lineOf(
     standing: standingOf(view, protocols),
     codes: trainedLevels(standings).map((l) => l.code),
     waitingCodes: waitingLevels(standings).map((l) => l.code),
+    levelName: (trainedLevels(standings)[0] ?? waitingLevels(standings)[0])?.name ?? null,
     toRepeat: view.toRepeat.length > 0,
     toComplete: known.intake.toComplete.length,
     lapsesOn: lapsesSoon(known, today),
@@ -153,7 +156,16 @@ export function brokenLine(person: Person & { readonly archived: boolean }, grou
   return {
     ...{ id, name, birthDate, normTable, archived, groupIds, ageYears: null },
     ...{ state: 'unreadable', why: 'something in this record cannot be true: look at the intake' },
-    ...{ newest: null, lastTestedOn: null, dueOn: null, toWatch: 0, standing: {}, codes: [], waitingCodes: [] },
+    ...{
+      newest: null,
+      lastTestedOn: null,
+      dueOn: null,
+      toWatch: 0,
+      standing: {},
+      codes: [],
+      waitingCodes: [],
+      levelName: null,
+    },
     ...{ toRepeat: false, toComplete: 0, lapsesOn: null },
   };
 }

@@ -122,11 +122,16 @@ function sidesOf(protocol: Protocol, series: readonly TestSeries[]): TestView['s
   return newest ? { ...newest, flagged: sidesFlagged(newest, before ?? null) } : null;
 }
 
+/** Whether a newest result is past a watch line, of either side: the tests that are counted and marked as to watch. */
+export const isWatched = ({ series }: TestView): boolean =>
+  series.some((s) => s.results[0]?.score.cutoffs.some((c) => c.past));
+
 /** How much this test asks to be looked at: past lines first, then below the middle half, then the rest. */
-export function attentionOf({ series, sides }: TestView): number {
+export function attentionOf(test: TestView): number {
+  const { series, sides } = test;
   const score = series[0]?.results[0]?.score;
   if (!score) return 0;
-  const past = series.some((s) => s.results[0]?.score.cutoffs.some((c) => c.past));
+  const past = isWatched(test);
   const { rank } = score;
   const low = rank.kind === 'ranked' ? rank.band === 'below' : rank.kind === 'limit' && rank.worse;
   return (past ? 4 : 0) + (sides?.flagged ? 2 : 0) + (low ? 1 : 0);

@@ -1,7 +1,9 @@
+'use client';
 import { valueAt } from '../../core/score/rank';
 import type { NormRow } from '../../core/shapes/norms';
 import { rowWords } from '../words';
-import { packLabels, wordsWidth } from './pack';
+import { Measured } from './measured';
+import { apart, packLabels, wordsWidth } from './pack';
 
 export interface Flag {
   readonly value: number;
@@ -24,7 +26,8 @@ interface Props {
   readonly reach: number | null;
   /** Least value there can be: the rule does not run under it. */
   readonly least?: number | undefined;
-  readonly width?: number;
+  /** Width until it is measured, in CSS pixels. */
+  readonly start?: number | undefined;
   readonly small?: boolean;
 }
 
@@ -41,7 +44,20 @@ const marks = [
  * A straight rule from the 5th to the 95th percentile of this age and sex, the middle half thick, real units under it,
  * cut-offs as pegs with their names, this result as a flag with its error bar, earlier ones as pale flags.
  */
-export function NormRail({ row, unit, flags, pegs, reach, least = 0, width = 1100, small = false }: Props) {
+export function NormRail({ start = 1100, ...rail }: Props) {
+  return <Measured start={start}>{(width) => <Rail {...rail} width={width} />}</Measured>;
+}
+
+function Rail({
+  row,
+  unit,
+  flags,
+  pegs,
+  reach,
+  least = 0,
+  width,
+  small = false,
+}: Omit<Props, 'start'> & { readonly width: number }) {
   const pad = 26;
   const latest = flags.find((f) => f.latest);
   const within = (value: number) => Math.max(least, value);
@@ -67,6 +83,11 @@ export function NormRail({ row, unit, flags, pegs, reach, least = 0, width = 110
   const pegRows = small || pegs.length === 0 ? 0 : 1 + Math.max(...pegLabels.map((l) => l.row));
   const ruleY = (small ? 12 : 34) + flagRows * 32 + 8;
   const height = ruleY + 40 + pegRows * 24;
+  const percentiles = marks.flatMap(([z, name]) => {
+    const at = valueAt(row, z);
+    return at >= least ? [{ name, x: x(at), width: wordsWidth(name, 15) }] : [];
+  });
+  const figures = ticks(low, high, Math.max(3, Math.floor(width / 62)));
   const flagTop = (i: number) => ruleY - 8 - ((flagLabels[i]?.row ?? 0) + 1) * 32;
   return (
     <svg
@@ -78,13 +99,12 @@ export function NormRail({ row, unit, flags, pegs, reach, least = 0, width = 110
       fill="var(--color-ink)"
     >
       {!small &&
-        marks
-          .filter(([z]) => valueAt(row, z) >= least)
-          .map(([z, name]) => (
-            <text key={name} x={x(valueAt(row, z))} y="16" textAnchor="middle" fill="var(--color-ink-soft)">
-              {name}
-            </text>
-          ))}
+        // Where not all fit, the middle and the ends are told.
+        apart(percentiles, [2, 0, 4, 1, 3]).map(({ name, x: at }) => (
+          <text key={name} x={at} y="16" textAnchor="middle" fill="var(--color-ink-soft)">
+            {name}
+          </text>
+        ))}
       <line
         x1={pad}
         x2={width - pad}
@@ -103,7 +123,7 @@ export function NormRail({ row, unit, flags, pegs, reach, least = 0, width = 110
         strokeWidth="3"
       />
       <line x1={x(row.p25)} x2={x(row.p75)} y1={ruleY} y2={ruleY} stroke="var(--color-ink)" strokeWidth="13" />
-      {ticks(low, high, small ? 6 : 12).map((tick) => (
+      {figures.map((tick) => (
         <g key={tick}>
           <line x1={x(tick)} x2={x(tick)} y1={ruleY + 7} y2={ruleY + 14} stroke="var(--color-ink)" strokeWidth="2" />
           <text x={x(tick)} y={ruleY + 30} textAnchor="middle" className="num">
@@ -215,7 +235,7 @@ export function NormRail({ row, unit, flags, pegs, reach, least = 0, width = 110
 
 /** Whole units, about as many as asked for. */
 function ticks(low: number, high: number, about: number): number[] {
-  const step = [1, 2, 5, 10, 20, 50].find((s) => (high - low) / s <= about) ?? 100;
+  const step = [0.5, 1, 2, 5, 10, 20, 50].find((s) => (high - low) / s <= Math.min(about, 12)) ?? 100;
   const first = Math.ceil(low / step) * step;
   return Array.from({ length: Math.floor((high - first) / step) + 1 }, (_, i) => first + i * step);
 }

@@ -1,4 +1,8 @@
+'use client';
 import type { CutoffAnswer } from '../../core/score/scoreResult';
+import { told } from '../words';
+import { Measured } from './measured';
+import { apart, wordsWidth } from './pack';
 import { inOrder, StackFlagMark, stackX, WatchPeg, type StackFlag } from './stackRail';
 
 interface Props {
@@ -9,7 +13,7 @@ interface Props {
   readonly steps: number | null;
   readonly width: number;
   readonly label: string;
-  readonly tell: (figure: number) => string;
+  readonly unit: string;
 }
 
 const [left, right] = [-1.645, 1.645];
@@ -19,8 +23,12 @@ const [height, y] = [46, 24];
  * A rail without norms: the steps of the test, or the person’s own results from the least to the best. Better is right
  * here too, and nothing is said of others.
  */
-export function OwnRail({ flags, cutoffs, higherIsBetter, steps, width, label, tell }: Props) {
-  if (flags.length === 0) return null;
+export function OwnRail(props: Props) {
+  if (props.flags.length === 0) return null;
+  return <Measured start={props.width}>{(width) => <Rail {...props} width={width} />}</Measured>;
+}
+
+function Rail({ flags, cutoffs, higherIsBetter, steps, width, label, unit }: Props) {
   const ends =
     steps === null ? endsOf([...flags.map((f) => f.value), ...cutoffs.map((c) => c.limit)]) : ([0, steps] as const);
   const x = (value: number) => {
@@ -29,8 +37,12 @@ export function OwnRail({ flags, cutoffs, higherIsBetter, steps, width, label, t
   };
   const latest = flags.find((f) => f.kind === 'latest')?.value ?? 0;
   const marks = steps === null ? [...new Set(ends)] : Array.from({ length: steps + 1 }, (_, i) => i);
+  const labels = marks.map((mark) => {
+    const words = String(told(mark, unit));
+    return { words, x: x(mark), width: wordsWidth(words, 15) };
+  });
   return (
-    <svg viewBox={`0 0 ${width} ${height}`} width="100%" role="img" aria-label={label} fontSize="13">
+    <svg viewBox={`0 0 ${width} ${height}`} width="100%" role="img" aria-label={label} fontSize="14">
       <line
         x1={stackX(left, width)}
         x2={stackX(right, width)}
@@ -44,12 +56,12 @@ export function OwnRail({ flags, cutoffs, higherIsBetter, steps, width, label, t
         <line x1={x(0)} x2={x(latest)} y1={y} y2={y} stroke="var(--color-ink)" strokeWidth="5" />
       )}
       {marks.map((mark) => (
-        <g key={mark}>
-          <line x1={x(mark)} x2={x(mark)} y1={y - 5} y2={y + 5} stroke="var(--color-ink)" strokeWidth="2" />
-          <text x={x(mark)} y={y + 20} textAnchor="middle" className="num" fill="var(--color-ink-soft)">
-            {tell(mark)}
-          </text>
-        </g>
+        <line key={mark} x1={x(mark)} x2={x(mark)} y1={y - 5} y2={y + 5} stroke="var(--color-ink)" strokeWidth="2" />
+      ))}
+      {apart(labels, [labels.length - 1, ...labels.keys()]).map(({ words, x: at }) => (
+        <text key={words} x={at} y={y + 20} textAnchor="middle" className="num" fill="var(--color-ink-soft)">
+          {words}
+        </text>
       ))}
       {cutoffs.map((c) => (
         <WatchPeg key={c.id} x={x(c.limit)} y={y} past={c.past} />

@@ -28,3 +28,14 @@ export function packLabels(labels: readonly Label[], width: number, gap = 8): Pl
 
 /** Width of words in Atkinson Hyperlegible Next, a little generous, so that no measuring in the browser is needed. */
 export const wordsWidth = (text: string, fontPx: number): number => text.length * fontPx * 0.56;
+
+/**
+ * Those of several labels on one line that touch none told before them.
+ * @param first places in the list, those that matter most first
+ */
+export function apart<L extends Label>(labels: readonly L[], first: readonly number[], gap = 6): L[] {
+  const kept: L[] = [];
+  for (const label of first.flatMap((i) => labels[i] ?? []))
+    if (kept.every((k) => Math.abs(k.x - label.x) >= (k.width + label.width) / 2 + gap)) kept.push(label);
+  return kept.sort((a, b) => a.x - b.x);
+}

@@ -18,39 +18,47 @@ const stateWords: Readonly<Record<StepState, string>> = {
 
 /** The court line across a person's page: solid where done, a gap with a marker where the next thing waits, hatched where held. */
 export function PathLine({ path, hrefs, here }: Props) {
+  const why = path.steps.find((s) => s.why !== undefined)?.why;
   return (
-    <ol className="flex min-w-0 flex-1 print:hidden" aria-label="Where this person is">
-      {path.steps.map((step) => {
-        const inside = (
-          <>
-            <Court state={step.state} />
-            <span
-              className={`mt-1 block ${step.step === here ? 'font-extrabold underline decoration-4 underline-offset-4' : 'font-bold'}`}
-            >
-              {stepTitles[step.step]}
-            </span>
-            <span className="block text-sm text-ink-soft">
-              <span className="sr-only">{stateWords[step.state]}. </span>
-              {step.note}
-            </span>
-          </>
-        );
-        const classes = 'block min-h-[70px] pr-2';
-        return (
-          <li key={step.step} className="min-w-0 flex-1">
-            {step.step === 'test' ? (
-              <a href={hrefs.test} className={classes}>
-                {inside}
-              </a>
-            ) : (
-              <Link href={hrefs[step.step]} className={classes} aria-current={step.step === here ? 'step' : undefined}>
-                {inside}
-              </Link>
-            )}
-          </li>
-        );
-      })}
-    </ol>
+    <div className="min-w-0 flex-1 print:hidden">
+      <ol className="flex" aria-label="Where this person is">
+        {path.steps.map((step) => {
+          const inside = (
+            <>
+              <Court state={step.state} />
+              <span
+                className={`mt-1 block max-sm:text-sm ${step.step === here ? 'font-extrabold underline decoration-4 underline-offset-4' : 'font-bold'}`}
+              >
+                {stepTitles[step.step]}
+              </span>
+              <span className="block text-sm text-ink-soft max-sm:sr-only">
+                <span className="sr-only">{stateWords[step.state]}. </span>
+                {step.note}
+              </span>
+            </>
+          );
+          const classes = 'block min-h-11 pr-2 sm:min-h-[70px]';
+          return (
+            <li key={step.step} className="min-w-0 flex-1">
+              {step.step === 'test' ? (
+                <a href={hrefs.test} className={classes}>
+                  {inside}
+                </a>
+              ) : (
+                <Link
+                  href={hrefs[step.step]}
+                  className={classes}
+                  aria-current={step.step === here ? 'step' : undefined}
+                >
+                  {inside}
+                </Link>
+              )}
+            </li>
+          );
+        })}
+      </ol>
+      {why !== undefined && <p className="text-sm first-letter:uppercase">{why}.</p>}
+    </div>
   );
 }
 
@@ -95,8 +103,11 @@ function Court({ state }: { state: PathStep['state'] }) {
       )}
       {state === 'due' && (
         <>
-          <path d="M11 3l8 8-8 8-8-8z" fill="var(--color-floor)" stroke="var(--color-watch)" strokeWidth="3" />
-          <line x1="26" x2="400" y1="11" y2="11" stroke="var(--color-watch)" strokeWidth="3" strokeDasharray="10 6" />
+          <g fill="none" stroke="var(--color-ink)" strokeLinecap="round" strokeLinejoin="round">
+            <circle cx="11" cy="11" r="8" strokeWidth="2.2" />
+            <path d="M11 6v5l3.4 2" strokeWidth="2.4" />
+          </g>
+          <line x1="26" x2="400" y1="11" y2="11" stroke="var(--color-ink)" strokeWidth="3" strokeDasharray="10 6" />
         </>
       )}
       {state === 'blocked' && (

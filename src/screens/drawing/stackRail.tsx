@@ -1,5 +1,8 @@
+'use client';
 import { performanceScale } from '../../core/score/performance';
 import type { Score } from '../../core/score/scoreResult';
+import { Measured } from './measured';
+import { apart, wordsWidth } from './pack';
 
 export interface StackFlag {
   readonly value: number;
@@ -14,30 +17,60 @@ interface Props {
   readonly reach: number | null;
   readonly width: number;
   readonly label: string;
-  /** Only the flag on its rule, for a grid of many. */
-  readonly tiny?: boolean;
 }
 
 /** Standard deviations shown to either side; what lies further out stands at the end as an arrow. */
-const reachZ = 2.2;
+export const reachZ = 2.2;
 export const stackX = (z: number, width: number): number => {
   const pad = 14;
   const held = Math.max(-reachZ, Math.min(reachZ, z));
   return pad + ((held + reachZ) / (2 * reachZ)) * (width - 2 * pad);
 };
 
+const percentiles = [
+  [-1.645, '5th'],
+  [-0.674, '25th'],
+  [0, 'half'],
+  [0.674, '75th'],
+  [1.645, '95th'],
+] as const;
+
+/** The percentiles over a column of rails; the same place in every row. */
+export function StackHead({ start }: { start: number }) {
+  return (
+    <Measured start={start}>
+      {(width) => {
+        const names = percentiles.map(([z, name]) => ({ name, x: stackX(z, width), width: wordsWidth(name, 14) }));
+        return (
+          <svg viewBox={`0 0 ${width} 18`} width="100%" aria-hidden fontSize="14" fill="var(--color-ink-soft)">
+            {apart(names, [2, 0, 4, 1, 3]).map(({ name, x }) => (
+              <text key={name} x={x} y="13" textAnchor="middle">
+                {name}
+              </text>
+            ))}
+          </svg>
+        );
+      }}
+    </Measured>
+  );
+}
+
 /** One rail of a stack: better is right, the middle halves of all tests stand under each other, figures in real units. */
-export function StackRail({ score, higherIsBetter, flags, reach, width, label, tiny = false }: Props) {
+export function StackRail(props: Props) {
+  return <Measured start={props.width}>{(width) => <Rail {...props} width={width} />}</Measured>;
+}
+
+function Rail({ score, higherIsBetter, flags, reach, width, label }: Props) {
   const scale = performanceScale(score.rank, higherIsBetter);
   if (!scale) return null;
   const x = (value: number) => stackX(scale.at(value), width);
   const { rank } = score;
-  const [height, y] = tiny ? [26, 16] : [46, 24];
+  const [height, y] = [46, 24];
   const latest = flags.find((f) => f.kind === 'latest');
   const middle: readonly number[] = rank.kind === 'ranked' ? [rank.row.p25, rank.row.p75] : [];
   const mean = rank.kind === 'mean' ? rank.row : null;
   return (
-    <svg viewBox={`0 0 ${width} ${height}`} width="100%" role="img" aria-label={label} fontSize="13">
+    <svg viewBox={`0 0 ${width} ${height}`} width="100%" role="img" aria-label={label} fontSize="14">
       <line
         x1={stackX(-1.645, width)}
         x2={stackX(1.645, width)}
@@ -48,14 +81,7 @@ export function StackRail({ score, higherIsBetter, flags, reach, width, label, t
         strokeDasharray={scale.steps === 'spread' ? undefined : '2 5'}
       />
       {middle.length === 2 && (
-        <line
-          x1={x(middle[0] ?? 0)}
-          x2={x(middle[1] ?? 0)}
-          y1={y}
-          y2={y}
-          stroke="var(--color-ink)"
-          strokeWidth={tiny ? 7 : 11}
-        />
+        <line x1={x(middle[0] ?? 0)} x2={x(middle[1] ?? 0)} y1={y} y2={y} stroke="var(--color-ink)" strokeWidth="11" />
       )}
       {mean && (
         <>
@@ -79,7 +105,7 @@ export function StackRail({ score, higherIsBetter, flags, reach, width, label, t
       {score.cutoffs.map((c) => (
         <WatchPeg key={c.id} x={x(c.limit)} y={y} past={c.past} />
       ))}
-      {!tiny && score.standard && (
+      {score.standard && (
         <circle
           cx={x(score.standard.limit)}
           cy={y}
@@ -89,8 +115,8 @@ export function StackRail({ score, higherIsBetter, flags, reach, width, label, t
           strokeWidth="2"
         />
       )}
-      {!tiny && <Figures score={score} x={x} y={y} />}
-      {!tiny && latest && reach !== null && (
+      <Figures score={score} x={x} y={y} />
+      {latest && reach !== null && (
         <line
           x1={x(latest.value - reach)}
           x2={x(latest.value + reach)}
@@ -107,7 +133,6 @@ export function StackRail({ score, higherIsBetter, flags, reach, width, label, t
           x={x(flag.value)}
           y={y}
           past={Math.abs(scale.at(flag.value)) > reachZ ? Math.sign(scale.at(flag.value)) : 0}
-          tiny={tiny}
         />
       ))}
     </svg>
@@ -142,12 +167,11 @@ interface FlagProps {
   readonly y: number;
   /** -1 or 1 where it stands past that end of the rule. */
   readonly past?: number;
-  readonly tiny?: boolean;
 }
 
-export function StackFlagMark({ flag, x, y, past = 0, tiny = false }: FlagProps) {
+export function StackFlagMark({ flag, x, y, past = 0 }: FlagProps) {
   const tone = tones[flag.kind];
-  const top = tiny ? 2 : 3;
+  const top = 3;
   return (
     <g>
       <line x1={x} x2={x} y1={top} y2={y} stroke="var(--color-ink)" strokeWidth="2" />
@@ -173,11 +197,15 @@ function Figures({ score, x, y }: { score: Score; x: (value: number) => number; 
         : rank.kind === 'limit'
           ? [rank.limit]
           : [];
+  const labels = figures.map((figure) => {
+    const words = String(Number(figure.toFixed(1)));
+    return { words, x: x(figure), width: wordsWidth(words, 15) };
+  });
   return (
     <>
-      {figures.map((figure) => (
-        <text key={figure} x={x(figure)} y={y + 20} textAnchor="middle" className="num" fill="var(--color-ink-soft)">
-          {Number(figure.toFixed(1))}
+      {apart(labels, [0, 1]).map(({ words, x: at }) => (
+        <text key={words} x={at} y={y + 20} textAnchor="middle" className="num" fill="var(--color-ink-soft)">
+          {words}
         </text>
       ))}
     </>

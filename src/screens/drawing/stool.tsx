@@ -1,26 +1,36 @@
 import { supportWords } from '../../core/level/support';
+import { cmPerInch, shortLengthWords, unitsOf } from '../../core/math/units';
 import type { Support } from '../../core/shapes/facts';
+import type { UnitSystem } from '../../core/shapes/person';
 
 interface Props {
   readonly heightCm: number | null;
   readonly support: Support;
+  readonly units: UnitSystem;
   readonly size?: number;
 }
 
+/** What the scale beside it is marked with. */
+const scales = {
+  cm: [30, 40, 50, 60].map((mark) => ({ mark, cm: mark })),
+  in: [12, 16, 20, 24].map((mark) => ({ mark, cm: mark * cmPerInch })),
+} as const;
+
 /**
- * A stool with its seat at the real target height against a 30-60 cm scale, and hand marks above it: two bars, one
+ * A stool with its seat at the real target height against a scale of 30-60 cm or 12-24 in, and hand marks above it: two bars, one
  * bar, dots, a ring, nothing. On paper it is called "my chair".
  */
-export function Stool({ heightCm, support, size = 150 }: Props) {
+export function Stool({ heightCm, support, units, size = 150 }: Props) {
+  const unit = unitsOf[units].length;
   const floorY = 140;
   const perCm = 1.85;
   const seatY = floorY - (heightCm ?? 45) * perCm;
   const middle = 92;
-  const words = `${heightCm === null ? 'No target height' : `Seat at ${heightCm} cm`}, ${supportWords[support]}`;
+  const words = `${heightCm === null ? 'No target height' : `Seat at ${shortLengthWords(heightCm, unit)}`}, ${supportWords[support]}`;
   return (
     <svg viewBox="0 0 150 150" width={size} height={size} role="img" aria-label={words} fill="var(--color-ink)">
-      {[30, 40, 50, 60].map((cm) => (
-        <g key={cm}>
+      {scales[unit].map(({ mark, cm }) => (
+        <g key={mark}>
           <line
             x1="26"
             x2="36"
@@ -33,12 +43,13 @@ export function Stool({ heightCm, support, size = 150 }: Props) {
             <text
               x="22"
               y={floorY - cm * perCm + 4}
-              fontSize="12"
+              // As it is seen, not as it is drawn: never under 13 px.
+              fontSize={(13.5 * 150) / size}
               textAnchor="end"
               className="num"
               fill="var(--color-ink-soft)"
             >
-              {cm}
+              {mark}
             </text>
           )}
         </g>

@@ -1,5 +1,7 @@
+'use client';
 import type { Blocker, Level } from '../../core/level/answer';
 import type { Ladder } from '../../core/shapes/ladder';
+import { Measured } from './measured';
 import { wordsWidth } from './pack';
 import { lookOf } from './patterns';
 
@@ -15,14 +17,17 @@ interface Props {
 }
 
 const pitch = 46;
-const width = 288;
-const inner = width - 34;
 
 /**
  * One bay of wall bars: each bar a rung, a wooden peg at the level, pale pegs where it was before, and on the first bar
  * above it a tag with the one thing that is missing most.
  */
-export function WallBars({ ladder, level, blockers, earlier, tallest }: Props) {
+export function WallBars(props: Props) {
+  return <Measured start={278}>{(width) => <Bars {...props} width={width} />}</Measured>;
+}
+
+function Bars({ ladder, level, blockers, earlier, tallest, width }: Props & { readonly width: number }) {
+  const inner = width - 34;
   const height = tallest * pitch + 22;
   const { tone } = lookOf(ladder.pattern);
   return (
@@ -51,7 +56,12 @@ export function WallBars({ ladder, level, blockers, earlier, tallest }: Props) {
         const open = level !== undefined && rung.rung <= level.rung;
         const here = level?.rung === rung.rung;
         const next = rung.rung === (level?.rung ?? 0) + 1;
-        const tag = next ? tagOf(blockers.filter((b) => b.rung === rung.rung)) : null;
+        const tag = next
+          ? tagOf(
+              blockers.filter((b) => b.rung === rung.rung),
+              inner - 24,
+            )
+          : null;
         return (
           <g key={rung.rung}>
             <rect
@@ -107,7 +117,7 @@ export function WallBars({ ladder, level, blockers, earlier, tallest }: Props) {
 }
 
 function Tag({ words, y }: { words: string; y: number }) {
-  const length = wordsWidth(words, 13) + 28;
+  const length = wordsWidth(words, 14) + 28;
   return (
     <g transform={`translate(40 ${y})`}>
       <path
@@ -117,7 +127,7 @@ function Tag({ words, y }: { words: string; y: number }) {
         strokeWidth="1.5"
       />
       <circle cx="12" cy="11" r="2.5" fill="var(--color-watch)" />
-      <text x="20" y="15.5" fontSize="13" fontWeight="600">
+      <text x="20" y="15.5" fontSize="14" fontWeight="600">
         {words}
       </text>
     </g>
@@ -125,7 +135,7 @@ function Tag({ words, y }: { words: string; y: number }) {
 }
 
 /** What the person can change comes before what is only a matter of time; what does not fit is counted. */
-function tagOf(blockers: readonly Blocker[]): string | null {
+function tagOf(blockers: readonly Blocker[], room: number): string | null {
   const first =
     blockers.find((b) => b.fact.startsWith('limiter:')) ??
     blockers.find((b) => b.fact !== 'sessionsLogged') ??
@@ -133,7 +143,7 @@ function tagOf(blockers: readonly Blocker[]): string | null {
   if (!first) return null;
   const more = blockers.length - 1;
   const tries = more > 0 ? [`${first.tag} · and ${more} more`, `${first.tag} +${more}`] : [first.tag];
-  const fits = (words: string) => wordsWidth(words, 13) + 28 <= inner - 24;
+  const fits = (words: string) => wordsWidth(words, 14) + 28 <= room;
   return tries.find(fits) ?? cut(tries.at(-1) ?? '', fits);
 }
 

@@ -3,7 +3,7 @@ import { Find } from './find';
 import { Hold, HoldButton } from './hold';
 import { Hotkeys } from './hotkeys';
 import { Outbox } from './outbox';
-import { Places } from './places';
+import { Places, PlacesMenu } from './places';
 import { dayWords } from '../words';
 
 interface Props {
@@ -14,7 +14,7 @@ interface Props {
   readonly children: ReactNode;
 }
 
-/** Court line on top with the places on it, the search, what waits to be sent. */
+/** Court line on top with the places on it, the search, what waits to be sent. On a phone one row, the places in a list. */
 export function Frame({ emergencyNumber, pretended, children }: Props) {
   return (
     <>
@@ -26,23 +26,24 @@ export function Frame({ emergencyNumber, pretended, children }: Props) {
         Skip to the page
       </a>
       <header className="border-b-4 border-ink print:hidden" data-frame>
-        <div className="mx-auto flex min-h-[60px] max-w-[1400px] flex-wrap items-end gap-x-5 px-7 max-lg:pt-2">
-          <a href="/" className="flex min-h-11 items-center gap-2.5 pb-1 text-lg font-extrabold">
+        <div className="relative mx-auto flex min-h-[60px] max-w-[1400px] items-center gap-x-2 px-4 md:flex-wrap md:items-end md:gap-x-5 md:px-7 max-lg:md:pt-2">
+          <a href="/" className="flex min-h-11 items-center gap-2.5 text-lg font-extrabold md:pb-1">
             <Mark />
-            Ready Stool
+            <span className="max-md:sr-only">Ready Stool</span>
           </a>
+          <PlacesMenu />
           <Places />
-          <div className="order-2 ml-auto flex flex-wrap items-center gap-x-3 pb-2 lg:order-3">
-            {pretended && <span className="text-sm whitespace-nowrap">as on {dayWords(pretended)}</span>}
+          <div className="order-2 ml-auto flex items-center gap-x-2 md:gap-x-3 md:pb-2 lg:order-3">
+            {pretended && <span className="text-sm whitespace-nowrap max-md:sr-only">as on {dayWords(pretended)}</span>}
             <HoldButton />
+            <Hotkeys />
             <Find />
           </div>
         </div>
       </header>
       <Outbox />
-      <Hotkeys />
       <Hold emergencyNumber={emergencyNumber} pretended={pretended} />
-      <main id="main" className="mx-auto max-w-[1400px] px-7 pb-10">
+      <main id="main" className="mx-auto max-w-[1400px] px-4 pb-10 md:px-7">
         {children}
       </main>
     </>
@@ -51,7 +52,7 @@ export function Frame({ emergencyNumber, pretended, children }: Props) {
 
 function Mark() {
   return (
-    <svg width="30" height="30" viewBox="0 0 30 30" aria-hidden>
+    <svg width="30" height="30" viewBox="0 0 30 30" aria-hidden className="shrink-0">
       <rect x="3" y="8" width="24" height="5" rx="2" fill="var(--color-ink)" />
       <path
         d="M7 13 5 28M23 13l2 15M6.4 21h17.2"

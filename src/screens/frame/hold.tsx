@@ -1,7 +1,7 @@
 'use client';
 import { Dialog, DialogPanel } from '@headlessui/react';
 import { useCallback, useEffect, useState } from 'react';
-import { StateMark } from '../drawing/stateMark';
+import { SignMark } from '../drawing/stateMark';
 import { keptEntries, newClientKey, type KeptEntry } from '../test/bench/store';
 import { Key } from '../touch/button';
 import { deviceDay } from '../touch/hallDay';
@@ -65,7 +65,7 @@ export function Hold({ emergencyNumber, pretended }: Props) {
     <Dialog open={kept !== null} onClose={() => undefined} className="relative z-40">
       {kept && (
         <div className="fixed inset-0 overflow-y-auto bg-board">
-          <DialogPanel className="mx-auto max-w-6xl px-7 py-5">
+          <DialogPanel className="mx-auto max-w-6xl px-4 py-5 md:px-7">
             <IncidentSheet kept={kept} emergencyNumber={emergencyNumber} change={setKept} close={() => setKept(null)} />
           </DialogPanel>
         </div>
@@ -81,7 +81,7 @@ export function HoldButton() {
       onClick={holdEverything}
       className="flex min-h-11 cursor-pointer items-center gap-2 rounded-md border-2 border-stop px-3 font-bold"
     >
-      <StateMark mark="stop" silent /> Hold <Key>F9</Key>
+      <SignMark sign="stop" /> Hold <Key>F9</Key>
     </button>
   );
 }

@@ -1,14 +1,16 @@
 'use client';
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Button, Key } from '../touch/button';
 import { useKeys } from './keys';
 import { isCommand, lettersAreOn, switchLetters, useLettersOn } from './singleLetters';
 import { TickBox } from '../touch/field';
+import { StateWord } from '../drawing/stateMark';
+import { states, type State } from '../states';
 
 const everywhere = [
   ['/', 'find a person'],
-  ['?', 'this legend'],
+  ['?', 'these signs and keys'],
   ['F9', 'hold: somebody needs help'],
 ] as const;
 const lane = [
@@ -22,11 +24,15 @@ const lane = [
 
 /**
  * Presses the button that carries the key's letter, so that a key does exactly what the screen says it does; and shows
- * all keys on `?`.
+ * all signs and keys on `?`, or by its button where there are no keys.
  */
 export function Hotkeys() {
   const [legend, setLegend] = useState<readonly (readonly [string, string])[] | null>(null);
   const lettersOn = useLettersOn();
+  useEffect(() => {
+    // Drawn by the server before it can do anything: from here on the page answers.
+    document.documentElement.dataset['ready'] = '';
+  }, []);
   useKeys('frame', (event) => {
     if (!isCommand(event)) return false;
     if (event.key === '?') {
@@ -39,27 +45,46 @@ export function Hotkeys() {
     return target !== null;
   });
   return (
-    <Dialog open={legend !== null} onClose={() => setLegend(null)} className="relative z-30">
-      <div className="fixed inset-0 flex items-center justify-center bg-ink/40 p-6">
-        <DialogPanel className="max-h-full w-full max-w-2xl overflow-auto border-4 border-ink bg-board p-6">
-          <DialogTitle className="text-2xl font-extrabold">Keys</DialogTitle>
-          <div className="mt-4 grid gap-x-8 gap-y-5 sm:grid-cols-2">
-            <div className="space-y-5">
-              <Keys title="On this page" keys={legend ?? []} />
-              <Keys title="Everywhere" keys={everywhere} />
+    <>
+      <button
+        type="button"
+        className="num size-11 shrink-0 cursor-pointer rounded-md border-2 border-ink bg-board text-lg font-bold"
+        onClick={() => setLegend(keysOfThisPage())}
+      >
+        ?<span className="sr-only"> Signs and keys</span>
+      </button>
+      <Dialog open={legend !== null} onClose={() => setLegend(null)} className="relative z-30">
+        <div className="fixed inset-0 flex items-center justify-center bg-ink/40 p-3 sm:p-6">
+          <DialogPanel className="max-h-full w-full max-w-4xl overflow-auto border-4 border-ink bg-board p-4 sm:p-6">
+            <DialogTitle className="text-2xl font-extrabold">Signs and keys</DialogTitle>
+            <div className="mt-4 grid gap-x-8 gap-y-5 sm:grid-cols-2 lg:grid-cols-3">
+              <section>
+                <h3 className="border-b-2 border-ink pb-1 font-bold">Signs</h3>
+                <ul className="mt-2 space-y-1.5">
+                  {(Object.keys(states) as State[]).map((state) => (
+                    <li key={state}>
+                      <StateWord state={state} />
+                    </li>
+                  ))}
+                </ul>
+              </section>
+              <div className="space-y-5">
+                <Keys title="On this page" keys={legend ?? []} />
+                <Keys title="Everywhere" keys={everywhere} />
+              </div>
+              <Keys title="In a running test" keys={lane} />
             </div>
-            <Keys title="In a running test" keys={lane} />
-          </div>
-          <label className="mt-5 flex min-h-11 items-center gap-3">
-            <TickBox checked={lettersOn} onChange={(event) => switchLetters(event.target.checked)} />
-            single letters press buttons
-          </label>
-          <Button className="mt-3" onClick={() => setLegend(null)} autoFocus>
-            Close
-          </Button>
-        </DialogPanel>
-      </div>
-    </Dialog>
+            <label className="mt-5 flex min-h-11 items-center gap-3">
+              <TickBox checked={lettersOn} onChange={(event) => switchLetters(event.target.checked)} />
+              single letters press buttons
+            </label>
+            <Button className="mt-3" onClick={() => setLegend(null)} autoFocus>
+              Close
+            </Button>
+          </DialogPanel>
+        </div>
+      </Dialog>
+    </>
   );
 }
 
@@ -79,7 +104,7 @@ function Keys({ title, keys }: { title: string; keys: readonly (readonly [string
         {keys.map(([key, does]) => (
           <div key={key} className="contents">
             <dt>
-              <Key>{key}</Key>
+              <Key always>{key}</Key>
             </dt>
             <dd>{does}</dd>
           </div>

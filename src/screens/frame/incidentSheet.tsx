@@ -1,4 +1,5 @@
 'use client';
+import { dials } from '../touch/dials';
 import { DialogTitle } from '@headlessui/react';
 import { useState } from 'react';
 import { cautions } from '../../catalogue/cautions/cautions';
@@ -9,7 +10,7 @@ import {
   type IncidentKind,
   type YesNoUnknown,
 } from '../../core/shapes/intake';
-import { StateMark } from '../drawing/stateMark';
+import { SignMark } from '../drawing/stateMark';
 import { sendEntry } from '../test/bench/sending';
 import { forgetEntry, keepEntry, type KeptEntry } from '../test/bench/store';
 import { Button } from '../touch/button';
@@ -92,14 +93,21 @@ export function IncidentSheet({ kept, emergencyNumber, change, close }: SheetPro
     <>
       <div className="flex flex-wrap items-center gap-x-8 gap-y-2 border-b-4 border-stop pb-3">
         <DialogTitle className="flex items-center gap-3 text-3xl font-extrabold">
-          <StateMark mark="stop" silent /> Hold
+          <SignMark sign="stop" /> Hold
         </DialogTitle>
         <p className="text-xl">
           {emergencyNumber === '' ? (
             <b>Call the emergency number of your place.</b>
           ) : (
             <>
-              Emergency: <b className="num text-[64px] leading-none">{emergencyNumber}</b>
+              Emergency:{' '}
+              <a
+                href={dials(emergencyNumber)}
+                className="num inline-flex min-h-16 items-center text-[64px] leading-none font-bold underline decoration-4 underline-offset-8"
+                aria-label={`Call ${emergencyNumber}`}
+              >
+                {emergencyNumber}
+              </a>
             </>
           )}
         </p>
@@ -113,7 +121,15 @@ export function IncidentSheet({ kept, emergencyNumber, change, close }: SheetPro
       {headOnThinners && (
         <p role="alert" className="mt-3 border-l-8 border-stop bg-floor p-3 text-xl font-bold">
           A knock to the head{sheet.bloodThinners === 'yes' ? ' on blood thinners' : ', blood thinners not ruled out'}:
-          call {emergencyNumber === '' ? 'the emergency number' : <span className="num">{emergencyNumber}</span>} now.
+          call{' '}
+          {emergencyNumber === '' ? (
+            'the emergency number'
+          ) : (
+            <a href={dials(emergencyNumber)} className="num underline">
+              {emergencyNumber}
+            </a>
+          )}{' '}
+          now.
         </p>
       )}
       <div className="mt-4 grid gap-x-10 gap-y-4 lg:grid-cols-2">

@@ -34,6 +34,8 @@ export function hearing(present: ReadonlySet<KeyLayer>): readonly KeyLayer[] {
 }
 
 function route(event: KeyboardEvent): void {
+  // Somebody has a keyboard here: from now on the keys are drawn (see `keys:` in globals.css).
+  document.documentElement.dataset['keys'] = '';
   if (event.defaultPrevented || belongsToField(event.target, event.code)) return;
   // A sheet of another hand, such as a list that unfolds, is told by its role.
   const sheet = document.querySelector('[role=dialog]') !== null;

@@ -1,9 +1,9 @@
 import type { PersonView } from '../../core/view/personView';
 import { ButtonLink } from '../touch/button';
 
-export interface HallPage {
+export interface HallPage<V = PersonView> {
   /** Those on this page, in their order. */
-  readonly people: readonly PersonView[];
+  readonly people: readonly V[];
   readonly pages: PagesProps;
 }
 

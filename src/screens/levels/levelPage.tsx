@@ -1,5 +1,7 @@
 import type { ReactNode } from 'react';
 import { cautions } from '../../catalogue/cautions/cautions';
+import { massWords, sentenceIn, sentencesIn, shortLengthWords, unitsOf } from '../../core/math/units';
+import type { UnitSystem } from '../../core/shapes/person';
 import { hazardsAt } from '../../core/level/hazards';
 import { waitingLevels } from '../../core/level/standing';
 import type { Blocker, Level } from '../../core/level/answer';
@@ -26,7 +28,8 @@ interface Props {
 /** Four bays of wall bars with their pegs; under them, of the bay looked at, what to do, why, and what opens the next. */
 export function LevelScreen({ view, rules, confirm }: Props) {
   const { ladders, house } = rules;
-  const { levels, standings, decided } = view;
+  const { standings, decided, units } = view;
+  const levels = sentencesIn(view.levels, units);
   const waiting = waitingLevels(standings);
   const hrefs = personHrefs(view.person.id);
   const tallest = Math.max(...ladders.map((l) => l.rungs.length));
@@ -41,7 +44,7 @@ export function LevelScreen({ view, rules, confirm }: Props) {
       waits: waiting.some((l) => l.pattern === ladder.pattern),
       bars: <WallBars ladder={ladder} level={level} blockers={blockers} earlier={earlier} tallest={tallest} />,
       detail: level ? (
-        <Detail ladder={ladder} level={level} house={house} />
+        <Detail ladder={ladder} level={level} house={house} units={units} />
       ) : (
         <div className="grid gap-x-8 gap-y-4 lg:grid-cols-2">
           <h2 className="py-1 text-lg font-bold">No rung is open here today.</h2>
@@ -59,7 +62,7 @@ export function LevelScreen({ view, rules, confirm }: Props) {
       <PersonHead {...view} here="levels" />
       {levels.refused && (
         <p className="mt-6 flex items-center gap-3 border-l-8 border-stop bg-board p-5 text-lg font-bold">
-          <StateMark mark="stop" silent /> {levels.refused.text}
+          <StateMark state="not-today" silent /> {levels.refused.text}
         </p>
       )}
       {!levels.refused && view.lastTestedOn === null && (
@@ -78,8 +81,8 @@ export function LevelScreen({ view, rules, confirm }: Props) {
               <ConfirmLevelsButton confirm={confirm} seen={waiting.map((l) => l.code)} />
             ) : (
               last && (
-                <p className="flex items-center gap-2 font-bold" data-testid="confirmed">
-                  <StateMark mark="ready" silent /> Confirmed {dayWords(last.decidedOn)}
+                <p className="font-bold" data-testid="confirmed">
+                  Confirmed {dayWords(last.decidedOn)}
                 </p>
               )
             )}
@@ -89,11 +92,12 @@ export function LevelScreen({ view, rules, confirm }: Props) {
           </>
         }
       />
-      <ul aria-label="Mind" className="mt-4 grid gap-x-10 gap-y-1 border-t-2 border-rule pt-2 lg:grid-cols-2">
+      <ul
+        aria-label="Mind"
+        className="mt-4 grid list-disc gap-x-10 gap-y-1 border-t-2 border-rule pt-2 pl-5 lg:grid-cols-2"
+      >
         {levels.cautions.map((c) => (
-          <li key={c.id + c.text} className="flex gap-3">
-            <StateMark mark="watch" silent /> {c.text}
-          </li>
+          <li key={c.id + c.text}>{c.text}</li>
         ))}
       </ul>
     </>
@@ -101,18 +105,30 @@ export function LevelScreen({ view, rules, confirm }: Props) {
 }
 
 /** What to put up and do, why this rung, and what opens the next. */
-function Detail({ ladder, level, house }: { ladder: Ladder; level: Level; house: HouseRules }) {
+function Detail({
+  ladder,
+  level,
+  house,
+  units,
+}: {
+  ladder: Ladder;
+  level: Level;
+  house: HouseRules;
+  units: UnitSystem;
+}) {
   return (
     <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[1.2fr_1.25fr_1fr]">
       <div>
         <div className="flex items-start gap-4">
-          {level.targetCm !== null && <Stool heightCm={level.targetCm} support={level.support} size={128} />}
+          {level.targetCm !== null && (
+            <Stool heightCm={level.targetCm} support={level.support} units={units} size={128} />
+          )}
           <div className="min-w-0 flex-1">
-            <p className={`num text-xl font-bold ${lookOf(level.pattern).words}`} data-testid="level-code">
+            <h2 className={`text-xl font-extrabold ${lookOf(level.pattern).words}`}>{level.name}</h2>
+            <p>{doWords(level, ladder, units)}</p>
+            <p className="num text-sm text-ink-soft" data-testid="level-code">
               {level.code}
             </p>
-            <h2 className="text-lg font-extrabold">{level.name}</h2>
-            <p>{doWords(level, ladder)}</p>
           </div>
         </div>
         {hazardsAt(ladder, level.rung).map((hazard) => (
@@ -121,11 +137,7 @@ function Detail({ ladder, level, house }: { ladder: Ladder; level: Level; house:
           </p>
         ))}
         {holdsOn(level, ladder) && <p className="mt-2 text-sm font-semibold">{cautions.holding}</p>}
-        {level.missing && (
-          <p className="mt-2 flex gap-3 font-semibold">
-            <StateMark mark="watch" silent /> Missing here: {level.missing}
-          </p>
-        )}
+        {level.missing && <p className="mt-2 font-semibold">Missing here: {level.missing}</p>}
       </div>
       <div>
         <Lines title="Why this one">
@@ -155,12 +167,15 @@ function holdsOn({ rung, support }: Level, ladder: Ladder): boolean {
 }
 
 /** What to put up and do, in one breath. */
-function doWords(level: Level, ladder: Ladder): string {
+function doWords(level: Level, ladder: Ladder, units: UnitSystem): string {
   const rung = ladder.rungs.find((r) => r.rung === level.rung);
   const built = level.targetFrom && level.targetFrom.length > 1 ? ` (${level.targetFrom.join(' + ')})` : '';
-  const seat = level.targetCm === null ? '' : ` Seat ${level.targetCm} cm${built}, back to the wall.`;
-  const load = level.loadKg === null ? '' : ` ${level.loadKg} kg held close.`;
-  return `${rung?.does ?? ''}${seat} ${capital(level.supportWords)}.${load} ${capital(doseWords(level.dose, rung?.aSide))}.`;
+  const seat =
+    level.targetCm === null
+      ? ''
+      : ` Seat ${shortLengthWords(level.targetCm, unitsOf[units].length)}${built}, back to the wall.`;
+  const load = level.loadKg === null ? '' : ` ${massWords(level.loadKg, unitsOf[units].mass)} held close.`;
+  return `${sentenceIn(rung?.does ?? '', units)}${seat} ${capital(level.supportWords)}.${load} ${capital(doseWords(level.dose, rung?.aSide))}.`;
 }
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

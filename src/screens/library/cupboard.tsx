@@ -1,20 +1,29 @@
 'use client';
-import { X } from 'lucide-react';
+import { Check, Minus, X } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useState, type ReactNode } from 'react';
+import {
+  kgPerPound,
+  lengthFigure,
+  readLength,
+  readMass,
+  sentenceIn,
+  unitsOf,
+  type LengthUnit,
+} from '../../core/math/units';
+import { useUnits } from '../frame/units';
 import { missingFor, thingWords, toKit } from '../../core/intake/cupboard';
 import { things, type Cupboard, type Place } from '../../core/shapes/person';
 import { protocols } from '../../catalogue/protocols';
 import { putAt, type Clash } from '../../core/math/mergeChanges';
 import type { FieldError } from '../../schemas/parse';
 import { cupboardItem } from '../../schemas/place';
-import { StateMark } from '../drawing/stateMark';
 import { Button, ButtonLink } from '../touch/button';
 import { Clashes } from '../touch/clashes';
 import { typedNumber } from '../touch/typed';
 import { useOneAtATime } from '../touch/useOneAtATime';
 import { SeatRow } from './seatRow';
-import { Choice, TextBox, TextField, TickBox } from '../touch/field';
+import { TextBox, TickBox } from '../touch/field';
 
 interface Props {
   readonly place: Place;
@@ -40,14 +49,11 @@ const counted = [
 /** What there is to sit on, hold and lift; beside it at once which seats and which tests come of it. */
 export function CupboardScreen({ place, save }: Props) {
   const router = useRouter();
-  const [hall, setHall] = useState({
-    name: place.name,
-    town: place.town,
-    emergencyNumber: place.emergencyNumber,
-    units: place.units,
-  });
+  const [hall, setHall] = useState<Omit<Place, 'cupboard'>>(headOf(place));
   const [cupboard, setCupboard] = useState<Cupboard>(place.cupboard);
-  const [weights, setWeights] = useState(place.cupboard.weightsKg.join(' '));
+  const { units } = place;
+  const unit = unitsOf[units].length;
+  const [weights, setWeights] = useState(weightsShown(place));
   const [faults, setFaults] = useState<readonly FieldError[]>([]);
   const [opened, setOpened] = useState(place);
   const [clashes, setClashes] = useState<readonly Clash[]>([]);
@@ -56,7 +62,7 @@ export function CupboardScreen({ place, save }: Props) {
   const show = ({ cupboard: now, ...head }: Place) => {
     setHall(head);
     setCupboard(now);
-    setWeights(now.weightsKg.join(' '));
+    setWeights(weightsShown({ ...head, cupboard: now }));
     setVersion((v) => v + 1);
   };
   const settle = (clash: Clash, value: unknown) => {
@@ -69,7 +75,7 @@ export function CupboardScreen({ place, save }: Props) {
   const weightsKg = weights
     .split(/[;\s]+/)
     .filter((w) => w !== '')
-    .map((w) => typedNumber(w, null) as number);
+    .map((w) => keptWeight(w, place));
   // Only what can be read as numbers is drawn; the rest is told when it is saved.
   const drawn: Cupboard = {
     ...cupboard,
@@ -86,7 +92,7 @@ export function CupboardScreen({ place, save }: Props) {
     const answer = await save({ ...hall, cupboard: { ...cupboard, weightsKg } }, opened).catch(() => null);
     switch (answer?.kind) {
       case 'saved':
-        router.push('/library');
+        router.push('/hall');
         return false;
       case 'rejected':
         setFaults(answer.errors);
@@ -102,17 +108,6 @@ export function CupboardScreen({ place, save }: Props) {
         return true;
     }
   });
-  const text = (id: 'name' | 'town' | 'emergencyNumber', label: string, wide: string) => (
-    <TextField
-      size="line"
-      className={wide}
-      label={label}
-      name={id}
-      fault={faultAt(`/${id}`)}
-      value={hall[id]}
-      onChange={(event) => setHall((h) => ({ ...h, [id]: event.target.value }))}
-    />
-  );
   return (
     <form
       className="pt-5"
@@ -123,12 +118,12 @@ export function CupboardScreen({ place, save }: Props) {
       }}
     >
       <div className="flex flex-wrap items-center justify-between gap-4">
-        <h1 className="text-2xl font-extrabold">The hall and its cupboard</h1>
+        <h1 className="text-2xl font-extrabold">The cupboard of {place.name}</h1>
         <div className="flex flex-wrap items-center gap-4">
           <p role="alert" className="font-semibold text-stop">
             {faults.length === 0 ? '' : (faultAt('') ?? 'Nothing was saved yet: the marked fields need another look.')}
           </p>
-          <ButtonLink look="plain" href="/library">
+          <ButtonLink look="plain" href="/hall">
             Leave without saving
           </ButtonLink>
           <Button type="submit" className="min-w-48">
@@ -137,26 +132,9 @@ export function CupboardScreen({ place, save }: Props) {
         </div>
       </div>
       <Clashes clashes={clashes} title={placeTitle} words={placeWords} settle={settle} />
-      <div className="mt-3 flex flex-wrap gap-x-5 gap-y-2">
-        {text('name', 'Hall', 'w-60')}
-        {text('town', 'Town', 'w-48')}
-        {text('emergencyNumber', 'Emergency number', 'w-36')}
-        <label className="font-semibold">
-          Units shown
-          <Choice
-            size="line"
-            className="mt-1 block"
-            value={hall.units}
-            onChange={(event) => setHall((h) => ({ ...h, units: event.target.value === 'us' ? 'us' : 'metric' }))}
-          >
-            <option value="metric">cm and kg</option>
-            <option value="us">feet, inches, pounds</option>
-          </Choice>
-        </label>
-      </div>
       <div className="mt-4">
         <Heading>Seats that can be built</Heading>
-        <SeatRow kit={toKit(drawn)} />
+        <SeatRow kit={toKit(drawn)} unit={unit} />
       </div>
       <div key={version} className="mt-4 grid items-start gap-x-10 gap-y-5 lg:grid-cols-[1.25fr_1fr_1.15fr]">
         <section>
@@ -169,11 +147,11 @@ export function CupboardScreen({ place, save }: Props) {
             fault={(i) => faultAt(`/cupboard/chairs/${i}`)}
             row={(chair, set, i) => (
               <>
-                <NumberBox
-                  label={`Seat of chair ${i + 1}, cm`}
-                  value={chair.heightCm}
-                  set={(heightCm) => set({ heightCm })}
-                  after="cm"
+                <LengthBox
+                  label={`Seat of chair ${i + 1}, ${unit}`}
+                  cm={chair.heightCm}
+                  typed={chair.typed}
+                  set={(heightCm, typed) => set({ heightCm: heightCm as number, typed })}
                 />
                 <NumberBox
                   label={`How many of chair ${i + 1}`}
@@ -181,12 +159,12 @@ export function CupboardScreen({ place, save }: Props) {
                   set={(count) => set({ count })}
                   before="×"
                 />
-                <Check on={chair.stable} set={(stable) => set({ stable })}>
+                <Tick on={chair.stable} set={(stable) => set({ stable })}>
                   firm
-                </Check>
-                <Check on={chair.arms} set={(arms) => set({ arms })}>
+                </Tick>
+                <Tick on={chair.arms} set={(arms) => set({ arms })}>
                   arms
-                </Check>
+                </Tick>
               </>
             )}
           />
@@ -204,11 +182,11 @@ export function CupboardScreen({ place, save }: Props) {
             fault={(i) => faultAt(`/cupboard/pads/${i}`)}
             row={(pad, set, i) => (
               <>
-                <NumberBox
-                  label={`Thickness of pad ${i + 1}, cm`}
-                  value={pad.thickCm}
-                  set={(thickCm) => set({ thickCm })}
-                  after="cm"
+                <LengthBox
+                  label={`Thickness of pad ${i + 1}, ${unit}`}
+                  cm={pad.thickCm}
+                  typed={pad.typed}
+                  set={(thickCm, typed) => set({ thickCm: thickCm as number, typed })}
                 />
                 <NumberBox
                   label={`How many of pad ${i + 1}`}
@@ -228,11 +206,11 @@ export function CupboardScreen({ place, save }: Props) {
             fault={(i) => faultAt(`/cupboard/boxes/${i}`)}
             row={(box, set, i) => (
               <>
-                <NumberBox
-                  label={`Top of box ${i + 1}, cm`}
-                  value={box.heightCm}
-                  set={(heightCm) => set({ heightCm })}
-                  after="cm"
+                <LengthBox
+                  label={`Top of box ${i + 1}, ${unit}`}
+                  cm={box.heightCm}
+                  typed={box.typed}
+                  set={(heightCm, typed) => set({ heightCm: heightCm as number | null, typed })}
                 />
                 <NumberBox
                   label={`How many of box ${i + 1}`}
@@ -259,9 +237,9 @@ export function CupboardScreen({ place, save }: Props) {
                   value={floor.where}
                   onChange={(event) => set({ where: event.target.value })}
                 />
-                <Check on={floor.slides} set={(slides) => set({ slides })}>
+                <Tick on={floor.slides} set={(slides) => set({ slides })}>
                   a sock slides
-                </Check>
+                </Tick>
               </>
             )}
           />
@@ -285,7 +263,7 @@ export function CupboardScreen({ place, save }: Props) {
             </div>
           </div>
           <label className="mt-2 block">
-            Weights, kg
+            Weights, {unitsOf[units].mass}
             <TextBox
               size="line"
               num
@@ -298,11 +276,11 @@ export function CupboardScreen({ place, save }: Props) {
             <span className="text-sm font-semibold text-stop">{faultAt('/cupboard/weightsKg')}</span>
           </label>
           <div className="mt-1 grid grid-cols-2">
-            <Check on={cupboard.raisedSurface} set={(raisedSurface) => put({ raisedSurface })}>
+            <Tick on={cupboard.raisedSurface} set={(raisedSurface) => put({ raisedSurface })}>
               raised surface
-            </Check>
+            </Tick>
             {things.map((thing) => (
-              <Check
+              <Tick
                 key={thing}
                 on={cupboard.things.includes(thing)}
                 set={(on) =>
@@ -310,7 +288,7 @@ export function CupboardScreen({ place, save }: Props) {
                 }
               >
                 {thingWords[thing].replace(/^a /, '')}
-              </Check>
+              </Tick>
             ))}
           </div>
         </section>
@@ -319,10 +297,14 @@ export function CupboardScreen({ place, save }: Props) {
         <Heading>Tests this hall can run</Heading>
         <ul className="mt-1 grid gap-x-8 md:grid-cols-2 xl:grid-cols-3" data-testid="tests-here">
           {protocols.map((p) => {
-            const missing = missingFor(p, drawn);
+            const missing = missingFor(p, drawn).map((words) => sentenceIn(words, units));
             return (
               <li key={p.id} className="flex items-center gap-2 border-b border-rule py-1.5">
-                <StateMark mark={missing.length === 0 ? 'ready' : 'unknown'} silent />
+                {missing.length === 0 ? (
+                  <Check aria-hidden className="size-5 shrink-0" />
+                ) : (
+                  <Minus aria-hidden className="size-5 shrink-0 text-ink-soft" />
+                )}
                 <span>
                   <b>{p.short}</b>
                   {missing.length > 0 && <span className="text-sm"> needs {missing.join(', ')}</span>}
@@ -335,6 +317,19 @@ export function CupboardScreen({ place, save }: Props) {
     </form>
   );
 }
+
+/** Weights as they are shown: pounds to a tenth where the hall works in them. */
+const weightsShown = ({ units, cupboard }: Place): string =>
+  cupboard.weightsKg.map((kg) => (units === 'us' ? Number((kg / kgPerPound).toFixed(1)) : kg)).join(' ');
+
+/** A weight as typed, in kg; one that was there keeps what it weighed, so that going there and back loses nothing. */
+function keptWeight(typed: string, { units, cupboard }: Place): number {
+  if (units === 'metric') return typedNumber(typed, null) as number;
+  const read = readMass(typed, 'lb');
+  return cupboard.weightsKg.find((kg) => read !== null && Math.abs(kg - read) < 0.06) ?? read ?? (typed as never);
+}
+
+const headOf = ({ cupboard, ...head }: Place): Omit<Place, 'cupboard'> => head;
 
 const placeTitle = (path: readonly string[]): string => (path.at(-1) ?? '').replace(/([A-Z])/g, ' $1').toLowerCase();
 
@@ -371,6 +366,7 @@ function Rows<T extends object>({
   fault: (i: number) => string | undefined;
   row: (one: T, set: (more: Partial<T>) => void, i: number) => ReactNode;
 }) {
+  const units = useUnits();
   return (
     <>
       <ul>
@@ -387,7 +383,7 @@ function Rows<T extends object>({
                 <X aria-hidden />
               </button>
             </div>
-            <p className="text-sm font-semibold text-stop">{fault(i)}</p>
+            <p className="text-sm font-semibold text-stop">{sentenceIn(fault(i) ?? '', units)}</p>
           </li>
         ))}
       </ul>
@@ -396,6 +392,50 @@ function Rows<T extends object>({
       </Button>
     </>
   );
+}
+
+/** A height typed in the units of the hall or in the others; it keeps what was typed as long as it says the same. */
+function LengthBox({
+  label,
+  cm,
+  typed,
+  set,
+}: {
+  label: string;
+  cm: number | null;
+  typed: string | undefined;
+  /** What is no height goes on as it was typed, so that the check can say so. */
+  set: (cm: number | string | null, typed: string) => void;
+}) {
+  const { length } = unitsOf[useUnits()];
+  const [words, setWords] = useState(() => {
+    if (cm === null) return '';
+    return typed !== undefined && wholeCm(typed, length) === cm ? typed : lengthFigure(cm, length);
+  });
+  return (
+    <span className="inline-flex items-center gap-1">
+      <TextBox
+        size="line"
+        num
+        className={length === 'in' ? 'w-24' : 'w-16'}
+        aria-label={label}
+        inputMode={length === 'in' ? 'text' : 'decimal'}
+        value={words}
+        onChange={(event) => {
+          setWords(event.target.value);
+          set(event.target.value.trim() === '' ? null : wholeCm(event.target.value, length), event.target.value);
+        }}
+      />
+      {length}
+    </span>
+  );
+}
+
+/** Chairs and pads are kept in whole centimetres: an inch is rounded to them, half a centimetre is told of. */
+function wholeCm(typed: string, unit: LengthUnit): number | string {
+  const read = readLength(typed, unit);
+  if (read === null) return typed;
+  return unit === 'in' || /["'”’]|in|ft/.test(typed) ? Math.round(read) : read;
 }
 
 /** A number typed; what is none goes on as it was typed, so that the check can say so. */
@@ -433,7 +473,7 @@ function NumberBox<V extends number | null>({
   );
 }
 
-function Check({ on, set, children }: { on: boolean; set: (on: boolean) => void; children: ReactNode }) {
+function Tick({ on, set, children }: { on: boolean; set: (on: boolean) => void; children: ReactNode }) {
   return (
     <label className="flex min-h-11 cursor-pointer items-center gap-2">
       <TickBox checked={on} onChange={(event) => set(event.target.checked)} />

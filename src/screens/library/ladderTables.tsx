@@ -1,9 +1,11 @@
 import { supportWords } from '../../core/level/support';
+import { sentenceIn, sentencesIn } from '../../core/math/units';
+import type { UnitSystem } from '../../core/shapes/person';
 import type { Ladder, LevelRules, MeasuredFact, Need } from '../../core/shapes/ladder';
 import { CourtLine, lookOf } from '../drawing/patterns';
 
 /** Every rung of every ladder with what it asks for; what lower rungs ask of the person is asked too. */
-export function LadderTables({ rules }: { rules: LevelRules }) {
+export function LadderTables({ rules, units }: { rules: LevelRules; units: UnitSystem }) {
   return (
     <div className="mt-2 space-y-2">
       {rules.ladders.map((ladder) => (
@@ -16,14 +18,22 @@ export function LadderTables({ rules }: { rules: LevelRules }) {
             <span className="ml-auto text-sm text-ink-soft">{ladder.rungs.length} rungs</span>
           </summary>
           <CourtLine pattern={ladder.pattern} />
-          <Rungs ladder={ladder} measured={rules.measured} />
+          <Rungs ladder={sentencesIn(ladder, units)} measured={rules.measured} units={units} />
         </details>
       ))}
     </div>
   );
 }
 
-function Rungs({ ladder: { rungs }, measured }: { ladder: Ladder; measured: readonly MeasuredFact[] }) {
+function Rungs({
+  ladder: { rungs },
+  measured,
+  units,
+}: {
+  ladder: Ladder;
+  measured: readonly MeasuredFact[];
+  units: UnitSystem;
+}) {
   return (
     <table className="w-full text-left">
       <thead className="text-sm text-ink-soft">
@@ -40,7 +50,7 @@ function Rungs({ ladder: { rungs }, measured }: { ladder: Ladder; measured: read
               <span className="block text-sm text-ink-soft">{rung.does}</span>
             </th>
             <td className="w-1/2 py-1.5">
-              {rung.needs.map((need) => needWords(need, measured)).join('; ') || 'nothing'}
+              {sentenceIn(rung.needs.map((need) => needWords(need, measured)).join('; '), units) || 'nothing'}
             </td>
           </tr>
         ))}

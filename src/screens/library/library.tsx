@@ -3,10 +3,10 @@ import type { ReactNode } from 'react';
 import type { LevelRules } from '../../core/shapes/ladder';
 import { cautions } from '../../catalogue/cautions/cautions';
 import { hazards, type Protocol } from '../../core/shapes/protocol';
+import { shortLengthWords, unitsOf } from '../../core/math/units';
 import { toKit } from '../../core/intake/cupboard';
 import type { Place } from '../../core/shapes/person';
 import { HazardMark } from '../drawing/hazardMark';
-import { StateMark } from '../drawing/stateMark';
 import { ButtonLink } from '../touch/button';
 import { LadderTables } from './ladderTables';
 import { SeatRow } from './seatRow';
@@ -24,6 +24,7 @@ export function LibraryScreen({
   rules: LevelRules;
 }) {
   const kit = toKit(place.cupboard);
+  const unit = unitsOf[place.units].length;
   return (
     <div className="pt-5">
       <h1 className="text-2xl font-extrabold">Library</h1>
@@ -51,7 +52,7 @@ export function LibraryScreen({
               What each rung asks for, with room for a bad day already taken off. House rules: common practice, no
               published source, but for the chair stand of S5.
             </p>
-            <LadderTables rules={rules} />
+            <LadderTables rules={rules} units={place.units} />
           </section>
         </div>
         <div className="min-w-0 space-y-8">
@@ -59,10 +60,10 @@ export function LibraryScreen({
             <Heading id="cupboard">The cupboard of {place.name}</Heading>
             <p className="mt-2">
               Seats that can be built from chairs that stand firm,{' '}
-              {kit.chairs.map((c) => `${c.heightCm} cm`).join(', ')}, with at most two pads:
+              {kit.chairs.map((c) => shortLengthWords(c.heightCm, unit)).join(', ')}, with at most two pads:
             </p>
             <div className="mt-2">
-              <SeatRow kit={kit} />
+              <SeatRow kit={kit} unit={unit} />
             </div>
             <ButtonLink look="line" href="/library/cupboard" className="mt-3" hotkey="C">
               Change what is there
@@ -71,10 +72,10 @@ export function LibraryScreen({
           <section aria-labelledby="cautions">
             <Heading id="cautions">Cautions</Heading>
             <p className="mt-2 font-semibold">{cautions.defer}</p>
-            <Cautions title="Not today" mark="stop" lines={cautions.notToday} />
-            <Cautions title="Stop now" mark="stop" lines={cautions.stopNow} />
-            <Cautions title="Ask first" mark="watch" lines={cautions.askFirst} />
-            <Cautions title="Always" mark="ready" lines={cautions.always} />
+            <Cautions title="Not today" lines={cautions.notToday} />
+            <Cautions title="Stop now" lines={cautions.stopNow} />
+            <Cautions title="Ask first" lines={cautions.askFirst} />
+            <Cautions title="Always" lines={cautions.always} />
             <ul className="mt-2 space-y-1">
               {hazards.map((hazard) => (
                 <li key={hazard} className="flex items-center gap-3">
@@ -101,20 +102,10 @@ function Heading({ id, children }: { id: string; children: ReactNode }) {
   );
 }
 
-function Cautions({
-  title,
-  mark,
-  lines,
-}: {
-  title: string;
-  mark: 'stop' | 'watch' | 'ready';
-  lines: readonly string[];
-}) {
+function Cautions({ title, lines }: { title: string; lines: readonly string[] }) {
   return (
     <>
-      <h3 className="mt-3 flex items-center gap-2 font-bold">
-        <StateMark mark={mark} silent /> {title}
-      </h3>
+      <h3 className="mt-3 font-bold">{title}</h3>
       <ul className="list-disc pl-8">
         {lines.map((line) => (
           <li key={line}>{line}</li>

@@ -81,7 +81,7 @@ export function NormPage({ protocol, asked, score, normsVersion, today, editor }
                   earlier={[]}
                   least={protocol.range.min}
                   small
-                  width={520}
+                  start={520}
                 />
                 <ul>
                   {score.cutoffs.map((c) => (

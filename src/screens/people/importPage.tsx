@@ -1,6 +1,7 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import { lengthWords, massWords, unitsOf } from '../../core/math/units';
 import type { UnitSystem } from '../../core/shapes/person';
 import { newClientKey } from '../test/bench/store';
 import { Button, ButtonLink } from '../touch/button';
@@ -244,8 +245,12 @@ export function ImportScreen({ units, last }: { units: UnitSystem; last: Last | 
                     <td className="py-1.5 pr-3 font-bold">{row.name}</td>
                     <td className="num pr-3 whitespace-nowrap">{dayWords(row.birthDate)}</td>
                     <td className="pr-3">{tableWords(row.normTable)}</td>
-                    <td className="num pr-3">{row.heightCm === null ? '' : `${row.heightCm} cm`}</td>
-                    <td className="num pr-3">{row.massKg === null ? '' : `${row.massKg} kg`}</td>
+                    <td className="num pr-3">
+                      {row.heightCm === null ? '' : lengthWords(row.heightCm, unitsOf[units].length)}
+                    </td>
+                    <td className="num pr-3">
+                      {row.massKg === null ? '' : massWords(row.massKg, unitsOf[units].mass)}
+                    </td>
                     <td>{row.group}</td>
                   </tr>
                 ))}

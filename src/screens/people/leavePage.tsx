@@ -60,7 +60,7 @@ export function LeaveScreen({ personId, name, archived, setAside, erase }: Props
       </div>
     );
   return (
-    <div className="mt-5 grid gap-10 lg:grid-cols-2">
+    <div className="mt-5 grid gap-10 *:min-w-0 lg:grid-cols-2">
       <section aria-labelledby="aside">
         <h2 id="aside" className="border-b-2 border-ink pb-1 text-lg font-bold">
           {archived ? 'Back to the register' : 'Put aside'}

@@ -21,7 +21,7 @@ export function NoteScreen({ view, place, today }: { view: PersonView; place: Pl
           Note the answer
         </ButtonLink>
       </div>
-      <article className="border-2 border-ink bg-board p-8 text-lg print:border-0 print:bg-transparent print:p-0">
+      <article className="border-2 border-ink bg-board p-4 text-lg sm:p-8 print:border-0 print:bg-transparent print:p-0">
         <p className="flex justify-between gap-6">
           <b>{[place.name, place.town].filter((w) => w !== '').join(', ')}</b>
           <span>{dayWords(today)}</span>
@@ -69,10 +69,10 @@ export function NoteScreen({ view, place, today }: { view: PersonView; place: Pl
           ))}
         </ul>
         <p className="mt-3 border-b-2 border-rule pb-7">Limits (bend, load, pulse, effort):</p>
-        <p className="mt-4 flex justify-between gap-8">
-          <span className="flex-1 border-t-2 border-ink pt-1">Name and profession</span>
-          <span className="flex-1 border-t-2 border-ink pt-1">Date, holds until</span>
-          <span className="flex-1 border-t-2 border-ink pt-1">Signature</span>
+        <p className="mt-4 flex flex-wrap justify-between gap-x-8 gap-y-3">
+          <span className="min-w-40 flex-1 border-t-2 border-ink pt-1">Name and profession</span>
+          <span className="min-w-40 flex-1 border-t-2 border-ink pt-1">Date, holds until</span>
+          <span className="min-w-40 flex-1 border-t-2 border-ink pt-1">Signature</span>
         </p>
         <p className="mt-5 text-base">{cautions.defer}</p>
       </article>

@@ -1,5 +1,5 @@
 import type { Step } from '../../core/steps';
-import { lengthWords, massWords } from '../../core/math/units';
+import { lengthWords, massWords, unitsOf } from '../../core/math/units';
 import type { PersonView } from '../../core/view/personView';
 import { PathLine } from '../drawing/pathLine';
 import { limiterLine, tableWords } from '../words';
@@ -23,8 +23,8 @@ export function PersonHead({ person, known, ageYears, path, units, archived, her
   const about = [
     String(ageYears),
     tableWords(person.normTable),
-    ...(intake.heightCm === null ? [] : [lengthWords(intake.heightCm, units === 'us' ? 'in' : 'cm')]),
-    ...(intake.massKg === null ? [] : [massWords(intake.massKg, units === 'us' ? 'lb' : 'kg')]),
+    ...(intake.heightCm === null ? [] : [lengthWords(intake.heightCm, unitsOf[units].length)]),
+    ...(intake.massKg === null ? [] : [massWords(intake.massKg, unitsOf[units].mass)]),
     ...limiters
       .filter((l) => !l.unasked)
       .slice(0, 2)
@@ -33,12 +33,12 @@ export function PersonHead({ person, known, ageYears, path, units, archived, her
   ];
   return (
     <div
-      className="flex flex-wrap items-start gap-x-8 gap-y-3 border-b-2 border-rule pt-4 pb-2 print:hidden"
+      className="flex flex-col gap-x-8 gap-y-2 border-b-2 lg:flex-row lg:items-start border-rule pt-4 pb-2 print:hidden"
       data-person-id={person.id}
       data-person-name={person.name}
       data-blood-thinners={intake.bloodThinners ? 'yes' : undefined}
     >
-      <div className="w-80 max-w-full">
+      <div className="shrink-0 lg:w-72">
         <h1 className="text-2xl leading-tight font-extrabold">
           <a href={`/people/${person.id}`} className="flex min-h-11 items-center">
             {person.name}

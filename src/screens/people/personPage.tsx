@@ -1,8 +1,11 @@
 import type { ReactNode } from 'react';
 import { painsToAsk, type Known } from '../../core/intake/known';
+import { sentencesIn, shortLengthWords, unitsOf } from '../../core/math/units';
+import type { UnitSystem } from '../../core/shapes/person';
 import type { Step } from '../../core/steps';
 import { StateMark } from '../drawing/stateMark';
 import { lookOf } from '../drawing/patterns';
+import { levelWords } from '../levels/levelWords';
 import { levelsShown, waitWords } from '../levels/levelsShown';
 import { Stool } from '../drawing/stool';
 import { leadOf, type Lead } from '../scores/lead';
@@ -14,7 +17,8 @@ import { scoredUnit } from '../../core/score/scoreResult';
 import { protocolById } from '../../catalogue/protocols';
 import type { PersonView } from '../../core/view/personView';
 import { ButtonLink } from '../touch/button';
-import { dayWords, placeWords, readinessWords, sectionWords, stopReasonWords } from '../words';
+import { states, stateOfReadiness } from '../states';
+import { dayWords, placeWords, sectionWords, stopReasonWords } from '../words';
 import { PersonHead, personHrefs } from './personHead';
 
 const nextButton: Readonly<Record<Step, string>> = {
@@ -28,7 +32,8 @@ const nextButton: Readonly<Record<Step, string>> = {
 
 /** One person: the next thing first, then where they stand, what they do, what there was. */
 export function PersonScreen({ view }: { view: PersonView }) {
-  const { person, known, path, levels, otherAttempts } = view;
+  const { person, known, path, otherAttempts } = view;
+  const levels = sentencesIn(view.levels, view.units);
   const hrefs = personHrefs(person.id, path.next.at === 'questions');
   const lead = leadOf(view);
   const held = path.steps.some((s) => s.step === 'test' && s.state === 'blocked');
@@ -39,7 +44,7 @@ export function PersonScreen({ view }: { view: PersonView }) {
         aria-label="Next"
         className={`mt-5 flex flex-wrap items-center gap-5 border-l-8 bg-board p-4 ${held ? 'border-stop' : 'border-squat'}`}
       >
-        {held && <StateMark mark="stop" silent />}
+        {held && <StateMark state="held" silent />}
         <p className="text-xl font-bold first-letter:uppercase" data-testid="next">
           {path.next.words}
         </p>
@@ -50,7 +55,7 @@ export function PersonScreen({ view }: { view: PersonView }) {
             </ButtonLink>
           )}
           <ButtonLink href={hrefs[path.next.step]} hard={path.next.step === 'test'} hotkey="N" className="min-w-52">
-            {path.next.at === 'questions' ? 'Put the questions' : nextButton[path.next.step]}
+            {path.next.at === 'questions' ? 'Ask the questions' : nextButton[path.next.step]}
           </ButtonLink>
         </div>
       </section>
@@ -75,7 +80,7 @@ export function PersonScreen({ view }: { view: PersonView }) {
               No result yet. The first test takes two minutes; its score, level and retest date follow from it.
             </p>
           )}
-          {lead && <Results {...lead} />}
+          {lead && <Results lead={lead} units={view.units} />}
           <Others attempts={otherAttempts} movedAway={view.movedAway} />
           <div className="flex flex-wrap gap-x-4">
             <ButtonLink look="plain" href={`/people/${person.id}/paper`}>
@@ -108,11 +113,9 @@ export function PersonScreen({ view }: { view: PersonView }) {
           {levels.cautions.length > 1 && (
             <>
               <Heading id="mind">Mind</Heading>
-              <ul className="mt-2 space-y-2" aria-labelledby="mind">
+              <ul className="mt-2 list-disc space-y-2 pl-5" aria-labelledby="mind">
                 {levels.cautions.slice(0, -1).map((c) => (
-                  <li key={c.text} className="flex gap-3">
-                    <StateMark mark="watch" silent /> {c.text}
-                  </li>
+                  <li key={c.text}>{c.text}</li>
                 ))}
               </ul>
             </>
@@ -125,7 +128,7 @@ export function PersonScreen({ view }: { view: PersonView }) {
 
 function Readiness({ known, personId }: { known: Known; personId: string }) {
   const { outcome, asked, reasons, limits, until } = known.readiness;
-  const mark = outcome === 'not-today' ? 'stop' : outcome === 'ready' ? 'ready' : 'watch';
+  const state = stateOfReadiness(outcome, asked === 'current');
   const ask = painsToAsk(known);
   return (
     <>
@@ -141,9 +144,9 @@ function Readiness({ known, personId }: { known: Known; personId: string }) {
       </Heading>
       <ul className="mt-2 space-y-2" aria-labelledby="may">
         <li className="flex gap-3">
-          <StateMark mark={mark} silent />
+          <StateMark state={state} silent />
           <span>
-            <b>{asked !== 'current' && outcome === 'ask-first' ? 'questions to put' : readinessWords[outcome]}</b>
+            <b>{states[state].word}</b>
             {asked === 'current' &&
               until !== null &&
               outcome !== 'not-today' &&
@@ -197,15 +200,15 @@ function Latest({ protocol, results: [latest, ...earlier] }: Lead) {
         on={latest.on}
         least={protocol.range.min}
         earlier={earlier.slice(0, 3).map((s) => resultMark(protocol, s))}
-        width={760}
+        start={760}
       />
     </div>
   );
 }
 
-function Results({ protocol, results }: Lead) {
+function Results({ lead: { protocol, results }, units }: { lead: Lead; units: UnitSystem }) {
   return (
-    <table className="mt-2 w-full text-left">
+    <table className="mt-2 w-full text-left max-md:cards">
       <caption className="sr-only">{protocol.title}, newest first</caption>
       <thead className="text-sm text-ink-soft">
         <tr>
@@ -221,14 +224,20 @@ function Results({ protocol, results }: Lead) {
           const { seatHeightCm } = scored.conditions;
           return (
             <tr key={scored.key} className="border-t border-rule">
-              <td className="py-1.5">{dayWords(scored.on)}</td>
-              <td className="num">{resultWords(protocol, scored)}</td>
+              <td className="py-1.5 max-md:font-bold">{dayWords(scored.on)}</td>
+              <td className="num" data-head="Result">
+                {resultWords(protocol, scored)}
+              </td>
               {protocol.seatCm !== undefined && (
-                <td className="num">{seatHeightCm === undefined ? '–' : `${seatHeightCm} cm`}</td>
+                <td className="num" data-head="Seat">
+                  {seatHeightCm === undefined ? '–' : shortLengthWords(seatHeightCm, unitsOf[units].length)}
+                </td>
               )}
-              <td>
-                {words.verdict} <span className="text-sm text-ink-soft">{words.size}</span>
-                {scored.fromPaper && <span className="text-sm text-ink-soft"> · from paper</span>}
+              <td data-head="Change">
+                <span>
+                  {words.verdict} <span className="text-sm text-ink-soft">{words.size}</span>
+                  {scored.fromPaper && <span className="text-sm text-ink-soft"> · from paper</span>}
+                </span>
               </td>
             </tr>
           );
@@ -273,20 +282,18 @@ function LevelLine({ view }: { view: PersonView }) {
   if (!first) return <p className="py-4">Levels follow from the first result.</p>;
   return (
     <div className="flex items-center gap-4 py-3">
-      <Stool heightCm={first.targetCm} support={first.support} size={84} />
+      <Stool heightCm={first.targetCm} support={first.support} units={view.units} size={84} />
       <div className="min-w-0 flex-1">
-        <ul className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
+        <ul className="space-y-1">
           {shown.map((level) => (
-            <li key={level.pattern} className="contents">
-              <span className={`num font-bold ${lookOf(level.pattern).words}`}>{level.code}</span>
-              <span className="font-semibold">{level.name}</span>
+            <li key={level.pattern}>
+              <span className={`font-semibold ${lookOf(level.pattern).words}`}>{levelWords(level, view.units)}</span>{' '}
+              <span className="num text-sm whitespace-nowrap text-ink-soft">{level.code}</span>
             </li>
           ))}
         </ul>
         <p className="text-sm">{waitWords(view)}</p>
-        {closed.length > 0 && (
-          <p className="text-sm">Not today: {closed.map((level) => `${level.name} (${level.code})`).join(', ')}</p>
-        )}
+        {closed.length > 0 && <p className="text-sm">Not today: {closed.map((level) => level.name).join(', ')}</p>}
       </div>
     </div>
   );

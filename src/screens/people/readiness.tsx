@@ -7,11 +7,12 @@ import { clearanceAnswers, type ClearanceAnswer, type PersonRecord, type Questio
 import type { ReadinessAnswer } from '../../core/shapes/readiness';
 import { cautions } from '../../catalogue/cautions/cautions';
 import type { FieldError } from '../../schemas/parse';
-import { StateMark, type Mark } from '../drawing/stateMark';
+import { StateMark } from '../drawing/stateMark';
 import { newClientKey } from '../test/bench/store';
 import { Button, ButtonLink, Key } from '../touch/button';
 import { useOneAtATime } from '../touch/useOneAtATime';
-import { dayWords, readinessWords } from '../words';
+import { states, stateOfReadiness } from '../states';
+import { dayWords } from '../words';
 import { TextBox, TickBox } from '../touch/field';
 
 type SaveAnswer = { kind: string; errors?: readonly FieldError[] };
@@ -22,13 +23,6 @@ interface Props {
   readonly record: PersonRecord;
   readonly note: (content: unknown, key: string) => Promise<SaveAnswer>;
 }
-
-const marks: Readonly<Record<ReadinessAnswer['outcome'], Mark>> = {
-  ready: 'ready',
-  'ready-with-care': 'watch',
-  'ask-first': 'watch',
-  'not-today': 'stop',
-};
 
 const answerWords: Readonly<Record<ClearanceAnswer, string>> = {
   may: 'may take part',
@@ -168,15 +162,15 @@ export function ReadinessScreen({ personId, today, record, note }: Props) {
 
 function Outcome({ answer }: { answer: ReadinessAnswer }) {
   const { outcome, reasons, limits, until, asked } = answer;
-  const toAsk = asked !== 'current' && outcome === 'ask-first';
+  const state = stateOfReadiness(outcome, asked === 'current');
   return (
     <section
       aria-labelledby="outcome"
       aria-live="polite"
-      className={`border-l-8 bg-board p-4 ${outcome === 'not-today' ? 'border-stop' : outcome === 'ready' ? 'border-ready' : 'border-watch'}`}
+      className={`border-l-8 bg-board p-4 ${outcome === 'not-today' || outcome === 'ask-first' ? 'border-stop' : outcome === 'ready' ? 'border-ready' : 'border-watch'}`}
     >
       <h2 id="outcome" className="flex items-center gap-3 text-2xl font-extrabold" data-testid="outcome-words">
-        <StateMark mark={marks[outcome]} silent /> {toAsk ? 'questions to put' : readinessWords[outcome]}
+        <StateMark state={state} silent /> {states[state].word}
       </h2>
       <ul className="mt-2 space-y-2">
         {[...new Set(reasons.map((r) => r.nextStep))].map((nextStep) => (
@@ -192,8 +186,8 @@ function Outcome({ answer }: { answer: ReadinessAnswer }) {
           </li>
         ))}
         {limits.map((line) => (
-          <li key={line} className="flex gap-3">
-            <StateMark mark="watch" silent /> {line}
+          <li key={line} className="ml-5 list-disc">
+            {line}
           </li>
         ))}
       </ul>

@@ -1,11 +1,12 @@
 import Link from 'next/link';
 import type { Known } from '../../core/intake/known';
-import { lengthWords, massWords } from '../../core/math/units';
+import { lengthWords, massWords, unitsOf } from '../../core/math/units';
 import type { UnitSystem } from '../../core/shapes/person';
 import type { RuleBook } from '../../core/shapes/rules';
 import { StateMark } from '../drawing/stateMark';
 import { entryLine } from '../entryWords';
-import { aidWords, dayWords, limiterLine, placeWords, readinessWords } from '../words';
+import { aidWords, dayWords, limiterLine, placeWords } from '../words';
+import { states, stateOfReadiness } from '../states';
 
 interface Props {
   readonly personId: string;
@@ -74,21 +75,20 @@ export function RecordScreen({ personId, day, days, known, units, rules }: Props
 }
 
 function lines({ intake, limiters, readiness, falls, pains }: Known, units: UnitSystem): [string, React.ReactNode][] {
-  const us = units === 'us';
-  const mark = readiness.outcome === 'ready' ? 'ready' : readiness.outcome === 'not-today' ? 'stop' : 'watch';
+  const state = stateOfReadiness(readiness.outcome, readiness.asked === 'current');
   return [
     [
       'Readiness',
       <span key="r" className="flex items-start gap-2">
-        <StateMark mark={mark} silent />
+        <StateMark state={state} silent />
         <span>
-          {readiness.asked === 'current' ? readinessWords[readiness.outcome] : 'questions to put'}
+          {states[state].word}
           {readiness.reasons.map((r) => `; ${r.text}`)}
         </span>
       </span>,
     ],
-    ['Height', intake.heightCm === null ? 'not known' : lengthWords(intake.heightCm, us ? 'in' : 'cm')],
-    ['Mass', intake.massKg === null ? 'not known' : massWords(intake.massKg, us ? 'lb' : 'kg')],
+    ['Height', intake.heightCm === null ? 'not known' : lengthWords(intake.heightCm, unitsOf[units].length)],
+    ['Mass', intake.massKg === null ? 'not known' : massWords(intake.massKg, unitsOf[units].mass)],
     [
       'Hurts',
       pains.length === 0 ? 'nothing' : pains.map((p) => `${placeWords(p.joint, p.side)} ${p.reckoned}/10`).join(', '),

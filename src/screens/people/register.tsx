@@ -88,7 +88,7 @@ export function Register({ start, asks, groups, sitting, deed }: Props) {
     }, unreached);
   };
   return (
-    <div className="pt-5 pb-20">
+    <div className="pt-5">
       <div className="flex flex-wrap items-end justify-between gap-4">
         <h1 className="text-2xl font-extrabold">People</h1>
         <div className="flex flex-wrap gap-3">

@@ -2,6 +2,7 @@
 import type { Group } from '../../core/shapes/person';
 import type { PeopleDeed } from '../../core/shapes/register';
 import { Button } from '../touch/button';
+import { FootBar } from '../touch/footBar';
 
 interface Props {
   /** Ids with names. */
@@ -26,58 +27,51 @@ export function RegisterBar({ chosen, none, done, close, groups, archived, run }
   return (
     <div role="status">
       {(chosen.size > 0 || done) && (
-        <div className="fixed inset-x-0 bottom-0 z-10 border-t-4 border-ink bg-board">
-          <div className="mx-auto flex max-w-[1400px] flex-wrap items-center gap-3 px-7 py-2.5">
-            {chosen.size > 0 ? (
-              <>
-                <b className="mr-2" data-testid="chosen">
-                  {count} chosen
-                </b>
-                {archived ? (
-                  <Button onClick={() => run({ kind: 'restore' }, `${count} back in the register.`)}>
-                    Back to the register
-                  </Button>
-                ) : (
-                  <>
-                    <Button onClick={() => run({ kind: 'sit-today' }, `${count} in today’s sitting.`)}>
-                      Sit today
-                    </Button>
-                    {groups.map((g) => (
-                      <Button
-                        key={g.id}
-                        look="line"
-                        onClick={() => run({ kind: 'join', groupId: g.id }, `${count} in ${g.name}.`)}
-                      >
-                        {g.name}
-                      </Button>
-                    ))}
+        <FootBar>
+          {chosen.size > 0 ? (
+            <>
+              <b className="mr-2" data-testid="chosen">
+                {count} chosen
+              </b>
+              {archived ? (
+                <Button onClick={() => run({ kind: 'restore' }, `${count} back in the register.`)}>
+                  Back to the register
+                </Button>
+              ) : (
+                <>
+                  <Button onClick={() => run({ kind: 'sit-today' }, `${count} in today’s sitting.`)}>Sit today</Button>
+                  {groups.map((g) => (
                     <Button
+                      key={g.id}
                       look="line"
-                      onClick={() => run({ kind: 'archive' }, `${count} put aside; nothing is lost.`)}
+                      onClick={() => run({ kind: 'join', groupId: g.id }, `${count} in ${g.name}.`)}
                     >
-                      Put aside
+                      {g.name}
                     </Button>
-                  </>
-                )}
-                <Button look="plain" onClick={() => none()}>
-                  None
-                </Button>
-              </>
-            ) : (
-              <>
-                <span>{done?.words}</span>
-                {done?.undo && (
-                  <Button look="line" onClick={done.undo}>
-                    Undo
+                  ))}
+                  <Button look="line" onClick={() => run({ kind: 'archive' }, `${count} put aside; nothing is lost.`)}>
+                    Put aside
                   </Button>
-                )}
-                <Button look="plain" onClick={() => close()}>
-                  Close
+                </>
+              )}
+              <Button look="plain" onClick={() => none()}>
+                None
+              </Button>
+            </>
+          ) : (
+            <>
+              <span>{done?.words}</span>
+              {done?.undo && (
+                <Button look="line" onClick={done.undo}>
+                  Undo
                 </Button>
-              </>
-            )}
-          </div>
-        </div>
+              )}
+              <Button look="plain" onClick={() => close()}>
+                Close
+              </Button>
+            </>
+          )}
+        </FootBar>
       )}
     </div>
   );

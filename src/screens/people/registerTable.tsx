@@ -4,21 +4,10 @@ import Link from 'next/link';
 import { useMemo, type KeyboardEvent } from 'react';
 import type { RegisterSort } from '../../core/shapes/register';
 import type { RegisterLine, RegisterQuestion } from '../../core/view/registerLine';
-import { StateMark, type Mark } from '../drawing/stateMark';
+import { StateWord } from '../drawing/stateMark';
 import { TickBox } from '../touch/field';
-import { dayWords, newestWords, stateWords, tableWords } from '../words';
-
-const stateMarks: Readonly<Record<RegisterLine['state'], Mark>> = {
-  unreadable: 'unknown',
-  'not-today': 'stop',
-  'ask-first': 'watch',
-  'to-ask': 'unknown',
-  'not-tested': 'unknown',
-  due: 'watch',
-  'to-confirm': 'unknown',
-  'with-care': 'watch',
-  ready: 'ready',
-};
+import { stateOfLine } from '../states';
+import { dayWords, newestWords, tableWords } from '../words';
 
 interface Props {
   readonly lines: readonly RegisterLine[];
@@ -39,13 +28,13 @@ const looks: Readonly<
   Record<string, { readonly sort?: RegisterSort; readonly cell?: string; readonly hide?: string }>
 > = {
   name: { sort: 'name' },
-  age: { sort: 'age', hide: 'max-md:hidden' },
+  age: { sort: 'age', hide: 'max-md:hidden!' },
   state: { sort: 'state' },
   newest: { cell: 'num' },
-  tested: { sort: 'tested', cell: 'whitespace-nowrap', hide: 'max-lg:hidden' },
-  level: { sort: 'level', cell: 'num', hide: 'max-md:hidden' },
-  due: { sort: 'due', cell: 'whitespace-nowrap', hide: 'max-lg:hidden' },
-  groups: { hide: 'max-lg:hidden' },
+  tested: { sort: 'tested', cell: 'whitespace-nowrap', hide: 'max-lg:hidden!' },
+  level: { sort: 'level', hide: 'max-md:hidden!' },
+  due: { sort: 'due', cell: 'whitespace-nowrap', hide: 'max-lg:hidden!' },
+  groups: { hide: 'max-lg:hidden!' },
 };
 
 const day = (on: string | null): string => (on ? dayWords(on) : '–');
@@ -74,17 +63,14 @@ export function RegisterTable({ lines, question, ask, chosen, toggle, groupNames
         ),
         helper.accessor('state', {
           header: 'Today',
-          cell: ({ row: { original: line } }) => (
-            <span className="flex items-center gap-2">
-              <StateMark mark={stateMarks[line.state]} silent /> {stateWords[line.state]}
-            </span>
-          ),
+          cell: ({ row: { original: line } }) => <StateWord state={stateOfLine(line.state)} />,
         }),
         helper.accessor(({ newest }) => newestWords(newest), { id: 'newest', header: 'Result' }),
         helper.accessor(({ lastTestedOn }) => day(lastTestedOn), { id: 'tested', header: 'Tested' }),
         helper.accessor(({ codes, waitingCodes }) => codes[0] ?? (waitingCodes[0] ? `(${waitingCodes[0]})` : '–'), {
           id: 'level',
-          header: 'Squat level',
+          header: 'First level',
+          cell: ({ row: { original: line } }) => <LevelCell line={line} />,
         }),
         helper.accessor(({ dueOn }) => day(dueOn), { id: 'due', header: 'Retest' }),
         helper.accessor(
@@ -97,7 +83,7 @@ export function RegisterTable({ lines, question, ask, chosen, toggle, groupNames
   );
   const table = useTable({ features, columns, data: lines, getRowId: (line) => line.id });
   return (
-    <table className="mt-2 w-full text-left">
+    <table className="mt-2 w-full text-left max-md:cards">
       <thead className="border-b-2 border-ink text-sm text-ink-soft">
         {table.getHeaderGroups().map((group) => (
           <tr key={group.id}>
@@ -122,7 +108,7 @@ export function RegisterTable({ lines, question, ask, chosen, toggle, groupNames
                       onClick={() => ask({ sort, down: sorted && !question.down })}
                     >
                       <table.FlexRender header={header} />
-                      <span aria-hidden>{sorted ? (question.down ? ' ↑' : ' ↓') : ''}</span>
+                      <span aria-hidden>{sorted ? (question.down ? ' ↓' : ' ↑') : ''}</span>
                     </button>
                   )}
                 </th>
@@ -133,8 +119,11 @@ export function RegisterTable({ lines, question, ask, chosen, toggle, groupNames
       </thead>
       <tbody onKeyDown={(event) => move(event, lines, toggle)}>
         {table.getRowModel().rows.map((row) => (
-          <tr key={row.id} className={`border-b border-rule ${chosen.has(row.id) ? 'bg-wood-pale' : 'hover:bg-board'}`}>
-            <td>
+          <tr
+            key={row.id}
+            className={`border-b border-rule max-md:grid! max-md:grid-cols-[2.75rem_1fr] max-md:py-1! ${chosen.has(row.id) ? 'bg-wood-pale' : 'hover:bg-board'}`}
+          >
+            <td className="max-md:row-span-3">
               <label className="flex size-11 cursor-pointer items-center justify-center">
                 <TickBox
                   aria-label={`Choose ${row.original.name}`}
@@ -146,7 +135,7 @@ export function RegisterTable({ lines, question, ask, chosen, toggle, groupNames
             {row.getAllCells().map((cell) => {
               const { cell: look = '', hide = '' } = looks[cell.column.id] ?? {};
               return (
-                <td key={cell.id} className={`pr-3 ${look} ${hide}`}>
+                <td key={cell.id} className={`pr-3 max-md:col-start-2 ${look} ${hide}`}>
                   <table.FlexRender cell={cell} />
                 </td>
               );
@@ -155,6 +144,17 @@ export function RegisterTable({ lines, question, ask, chosen, toggle, groupNames
         ))}
       </tbody>
     </table>
+  );
+}
+
+/** The movement, behind it the code; what waits for a yes in brackets. */
+function LevelCell({ line: { codes, waitingCodes, levelName } }: { line: RegisterLine }) {
+  if (levelName === null) return '–';
+  const [code, waits] = codes[0] === undefined ? [waitingCodes[0] ?? '', true] : [codes[0], false];
+  return (
+    <>
+      {waits ? `(${levelName})` : levelName} <span className="num text-sm whitespace-nowrap text-ink-soft">{code}</span>
+    </>
   );
 }
 

@@ -1,18 +1,28 @@
 import { cautions } from '../../catalogue/cautions/cautions';
 import { timedHere } from '../../catalogue/protocols';
+import { sentenceIn } from '../../core/math/units';
+import type { UnitSystem } from '../../core/shapes/person';
 import type { TestOpen } from '../../core/intake/mayStart';
 import { HazardMark } from '../drawing/hazardMark';
 import { StateMark } from '../drawing/stateMark';
 import { ButtonLink } from '../touch/button';
 
 /** What may be tested today on the left, each with what to mind; on the right what may not, and why. */
-export function TestsScreen({ personId, tests }: { personId: string; tests: readonly TestOpen[] }) {
+export function TestsScreen({
+  personId,
+  tests,
+  units,
+}: {
+  personId: string;
+  tests: readonly TestOpen[];
+  units: UnitSystem;
+}) {
   const open = tests.filter((t) => t.closedBy.length === 0);
   const closed = tests.filter((t) => t.closedBy.length > 0);
   // One reason often closes many: it is said once, with all that it closes.
   const reasons = new Map<string, string[]>();
   for (const { protocol, closedBy } of closed) {
-    const why = closedBy.join('; ');
+    const why = sentenceIn(closedBy.join('; '), units);
     reasons.set(why, [...(reasons.get(why) ?? []), protocol.short]);
   }
   return (
@@ -24,7 +34,6 @@ export function TestsScreen({ personId, tests }: { personId: string; tests: read
         <ul>
           {open.map(({ protocol }) => (
             <li key={protocol.id} className="flex min-h-12 items-center gap-3 border-b border-rule py-1.5">
-              <StateMark mark="ready" silent />
               <div className="flex-1">
                 <b>{protocol.title}</b>
                 {(protocol.hazards ?? []).map((hazard) => (
@@ -32,7 +41,7 @@ export function TestsScreen({ personId, tests }: { personId: string; tests: read
                     <HazardMark hazard={hazard} /> {cautions.byHazard[hazard]}
                   </p>
                 ))}
-                <p className="text-sm text-ink-soft">{protocol.cautions.join(' ')}</p>
+                <p className="text-sm text-ink-soft">{sentenceIn(protocol.cautions.join(' '), units)}</p>
               </div>
               {timedHere.includes(protocol.id) && (
                 <ButtonLink look="line" href={`/test?person=${personId}`} hard>
@@ -51,7 +60,7 @@ export function TestsScreen({ personId, tests }: { personId: string; tests: read
         <ul>
           {[...reasons].map(([why, titles]) => (
             <li key={why} className="flex min-h-12 items-start gap-3 border-b border-rule py-2">
-              <StateMark mark={why.includes('not today') ? 'stop' : 'watch'} silent />
+              <StateMark state="held" silent />
               <div>
                 <b className="block first-letter:uppercase">{why}</b>
                 <p>{titles.join(' · ')}</p>

@@ -1,8 +1,8 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { walkInFalls, type WalkInForm } from '../../schemas/person';
-import type { FieldError } from '../../schemas/parse';
+import { walkInFalls, walkInForm, type WalkInForm } from '../../schemas/person';
+import { parse, type FieldError } from '../../schemas/parse';
 import { StateMark } from '../drawing/stateMark';
 import { newClientKey } from '../test/bench/store';
 import { Button, ButtonLink } from '../touch/button';
@@ -25,8 +25,11 @@ const tables = [
 ] as const;
 
 const questions = [
-  ['symptoms', 'Today or lately: chest pain, faint, dizzy, breathless, ill?'],
-  ['disease', 'A disease of the heart, the kidneys, or sugar?'],
+  [
+    'symptoms',
+    'Today or in the last month: chest pain or pressure, faint, dizzy, breathless, fever or ill, new swelling or calf pain, a fall nobody has looked at?',
+  ],
+  ['disease', 'A disease of the heart or the kidneys, or diabetes?'],
   [
     'operation',
     'An operation, a new joint or a broken bone in the last half year, a new hip or knee, a broken vertebra ever?',
@@ -50,11 +53,18 @@ export function WalkInScreen({ today, save }: Props) {
   const put = (more: Draft) => setForm((f) => ({ ...f, ...more }));
   const faultAt = (name: string) => faults.find((f) => f.path === `/${name}`)?.message;
   const submit = useOneAtATime(async (to: 'test' | 'next', evenSo: boolean) => {
-    if (hurts === null || (hurts && (form.pains ?? []).length === 0)) {
-      setFaults([{ path: '/pains', message: hurts ? 'Tap where it hurts.' : 'Answer yes or no.' }]);
+    const typed = { normTable: null, name: '', ...form, ageYears: typedNumber(ageTyped, undefined) };
+    const checked = parse(walkInForm(today), typed);
+    const missing = [
+      ...(checked.kind === 'bad' ? checked.errors : []),
+      ...(hurts === null || (hurts && (form.pains ?? []).length === 0)
+        ? [{ path: '/pains', message: hurts ? 'Tap where it hurts.' : 'Answer yes or no.' }]
+        : []),
+    ];
+    if (missing.length > 0) {
+      setFaults(missing);
       return true;
     }
-    const typed = { normTable: null, ...form, ageYears: typedNumber(ageTyped, null) };
     const answer = await save(typed, key, { evenSo, opened: null }).catch(() => null);
     if (answer?.kind === 'saved') {
       if (to === 'test') window.location.assign(`/test?person=${answer.id}`);
@@ -192,7 +202,7 @@ export function WalkInScreen({ today, save }: Props) {
       </ol>
       {symptoms && (
         <p className="mt-3 flex items-center gap-3 font-bold">
-          <StateMark mark="watch" silent /> Ask first: no test today. A licensed professional looks at it.
+          <StateMark state="ask-first" silent /> Ask first: no test today. A licensed professional looks at it.
         </p>
       )}
       <div className="mt-4 flex flex-wrap items-center gap-4">

@@ -23,8 +23,8 @@ export function HallRetests({ people, pages, dueOn, today }: HallPage & { dueOn:
               <RetestWeeks dueOn={dueOn} today={today} />
             </div>
             <p className="mt-3">
-              12 weeks after a test; 8 past a watch line or with care; 4 while a question is open with a licensed
-              professional.
+              12 weeks after a test; 8 past a watch line or with care; 4 while somebody is not well, or a question is
+              open with a licensed professional.
             </p>
             <p className="text-sm text-ink-soft">Common practice, no published source.</p>
           </section>
@@ -35,7 +35,7 @@ export function HallRetests({ people, pages, dueOn, today }: HallPage & { dueOn:
             <ul>
               {dated.map((p) => (
                 <li key={p.person.id} className="flex min-h-12 flex-wrap items-center gap-x-3 border-b border-rule">
-                  <StateMark mark={p.due.on <= today ? 'watch' : 'ready'} silent />
+                  {p.due.on <= today ? <StateMark state="due" silent /> : <span className="w-5" />}
                   <Link
                     href={`/people/${p.person.id}/retest`}
                     className="flex min-h-11 min-w-44 items-center font-bold"

@@ -1,3 +1,4 @@
+import { shortLengthWords, unitsOf } from '../../core/math/units';
 import { PersonHead, personHrefs } from '../people/personHead';
 import { scoredUnit } from '../../core/score/scoreResult';
 import { leadOf } from '../scores/lead';
@@ -44,7 +45,13 @@ export function RetestScreen({ view, today }: { view: PersonView; today: string 
           <h2 className="mt-6 border-b-2 border-ink pb-1 text-lg font-bold">Under the same conditions</h2>
           <ul className="mt-2 space-y-1 text-lg">
             <li>
-              Seat <b className="num">{conditions.seatHeightCm ?? '?'} cm</b>, the same chair, its back to the wall
+              Seat{' '}
+              <b className="num">
+                {conditions.seatHeightCm === undefined
+                  ? 'not written down'
+                  : shortLengthWords(conditions.seatHeightCm, unitsOf[view.units].length)}
+              </b>
+              , the same chair, its back to the wall
             </li>
             <li>Aid in the test: {aidWords[conditions.aid ?? 'none']}</li>
             <li>Shoes: {conditions.shoes ?? 'flat'}</li>
@@ -70,10 +77,10 @@ export function RetestScreen({ view, today }: { view: PersonView; today: string 
               on={latest.on}
               least={protocol.range.min}
               earlier={results.slice(1, 7).map((s) => resultMark(protocol, s))}
-              width={700}
+              start={700}
             />
           </div>
-          <table className="mt-2 w-full text-left">
+          <table className="mt-2 w-full text-left max-md:cards">
             <thead className="text-sm text-ink-soft">
               <tr>
                 <th className="py-1 font-semibold">Day</th>
@@ -85,12 +92,18 @@ export function RetestScreen({ view, today }: { view: PersonView; today: string 
             <tbody>
               {results.map((scored) => (
                 <tr key={scored.key} className="border-t border-rule">
-                  <td className="py-1.5">{dayWords(scored.on)}</td>
-                  <td className="num pr-5">{scored.ageYears}</td>
-                  <td className="num pr-5">{resultWords(protocol, scored)}</td>
-                  <td>
-                    <b>{changeWords(scored.change).verdict}</b>{' '}
-                    <span className="text-sm text-ink-soft">{changeWords(scored.change).size}</span>
+                  <td className="py-1.5 max-md:font-bold">{dayWords(scored.on)}</td>
+                  <td className="num pr-5" data-head="Age">
+                    {scored.ageYears}
+                  </td>
+                  <td className="num pr-5" data-head={protocol.short}>
+                    {resultWords(protocol, scored)}
+                  </td>
+                  <td data-head="Change">
+                    <span>
+                      <b>{changeWords(scored.change).verdict}</b>{' '}
+                      <span className="text-sm text-ink-soft">{changeWords(scored.change).size}</span>
+                    </span>
                   </td>
                 </tr>
               ))}

@@ -11,13 +11,14 @@ export function CompositeLines({ composites: { battery, power } }: { composites:
       {battery && (
         <Says term="Three-part battery" value={`${battery.total} of 12`} source={cited(battery.source)}>
           Standing {battery.balance}, walk {battery.gait}, five stands {battery.stands}.{' '}
-          {battery.low ? '8 and under is called low.' : 'Over 8, where it is called low.'}
+          {battery.low ? 'At or under the line of 8.' : 'Over the line of 8.'}
         </Says>
       )}
       {power && (
-        <Says term="Power of rising" value={`${power.wattsPerKg.toFixed(1)} W/kg`} source={cited(power.source)}>
+        <Says term="Power of rising" value={`${power.wattsPerKg.toFixed(2)} W/kg`} source={cited(power.source)}>
           From {protocolById(power.test)?.short.toLowerCase() ?? power.test} on {shortDay(power.on)}:{' '}
-          {power.watts.toFixed(0)} W. {power.low ? `Under ${power.limit}: called low.` : `Not under ${power.limit}.`}
+          {power.watts.toFixed(0)} W.{' '}
+          {power.low ? `Under the line of ${power.limit}.` : `Not under the line of ${power.limit}.`}
         </Says>
       )}
     </dl>

@@ -2,14 +2,14 @@ import Link from 'next/link';
 import { protocols } from '../../catalogue/protocols';
 import { protocolIn } from '../../core/score/shownUnits';
 import { moreIsBetter, scoredValue } from '../../core/score/scoreResult';
-import { attentionOf, type TestView } from '../../core/view/testView';
-import type { PersonView } from '../../core/view/personView';
+import { isWatched, type TestView } from '../../core/view/testView';
+import type { PersonScores } from '../../core/view/personView';
 import type { Protocol } from '../../core/shapes/protocol';
-import { StackRail, type StackFlag } from '../drawing/stackRail';
+import { tinyMarks } from '../drawing/tinyMarks';
+import { TinyRail } from '../drawing/tinyRail';
 import { StateMark } from '../drawing/stateMark';
 import { Pages, type HallPage } from '../frame/pages';
 import { PrintButton } from '../touch/printButton';
-import { Wide } from '../touch/wide';
 import { resultWords, standingWords } from './testWords';
 
 /** How many tests stand side by side before the small rails say nothing any more. */
@@ -21,14 +21,14 @@ export interface HallOrder {
 }
 
 /** Everybody’s newest results as a grid of small rails: a row a person, a column a test, better to the right. */
-export function HallScores({ people, pages, order }: HallPage & { order: HallOrder }) {
+export function HallScores({ people, pages, order }: HallPage<PersonScores> & { order: HallOrder }) {
   const shown = protocols.filter((p) => people.some((v) => v.tests.some((t) => t.test === p.id))).slice(0, columns);
   const link = (more: Partial<HallOrder>) => {
     const { sort, pastOnly } = { ...order, ...more };
     return `/scores?sort=${sort}${pastOnly ? '&past=1' : ''}`;
   };
   return (
-    <div className="pt-5">
+    <div className="wide-paper pt-5">
       <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
         <h1 className="text-2xl font-extrabold">Scores of the hall</h1>
         <Link
@@ -54,30 +54,28 @@ export function HallScores({ people, pages, order }: HallPage & { order: HallOrd
           </a>
         </p>
       ) : (
-        <Wide label="Scores of everybody">
-          <table className="mt-3 w-full min-w-[1100px] table-fixed text-left print:min-w-0">
-            <thead className="text-sm">
-              <tr className="border-b-2 border-ink">
-                <Head to={link({ sort: 'name' })} on={order.sort === 'name'} className="w-48">
-                  Name
+        <table className="mt-3 w-full table-fixed text-left max-xl:screen:cards">
+          <thead className="text-sm">
+            <tr className="border-b-2 border-ink">
+              <Head to={link({ sort: 'name' })} on={order.sort === 'name'} className="w-48">
+                Name
+              </Head>
+              <Head to={link({ sort: 'past' })} on={order.sort === 'past'} sorted="descending" className="w-20">
+                To watch
+              </Head>
+              {shown.map((p) => (
+                <Head key={p.id} to={link({ sort: p.id })} on={order.sort === p.id}>
+                  {p.short}
                 </Head>
-                <Head to={link({ sort: 'past' })} on={order.sort === 'past'} className="w-20">
-                  To watch
-                </Head>
-                {shown.map((p) => (
-                  <Head key={p.id} to={link({ sort: p.id })} on={order.sort === p.id}>
-                    {p.short}
-                  </Head>
-                ))}
-              </tr>
-            </thead>
-            <tbody>
-              {people.map((view) => (
-                <Row key={view.person.id} view={view} shown={shown} />
               ))}
-            </tbody>
-          </table>
-        </Wide>
+            </tr>
+          </thead>
+          <tbody>
+            {people.map((view) => (
+              <Row key={view.person.id} view={view} shown={shown} />
+            ))}
+          </tbody>
+        </table>
       )}
       <Pages {...pages} />
     </div>
@@ -87,25 +85,28 @@ export function HallScores({ people, pages, order }: HallPage & { order: HallOrd
 function Head({
   to,
   on,
+  sorted = 'ascending',
   className = '',
   children,
 }: {
   to: string;
   on: boolean;
+  /** Which way the lines go when sorted by it. */
+  sorted?: 'ascending' | 'descending';
   className?: string;
   children: React.ReactNode;
 }) {
   return (
-    <th className={`pr-3 align-bottom font-semibold ${className}`} aria-sort={on ? 'ascending' : undefined}>
+    <th className={`pr-3 align-bottom font-semibold ${className}`} aria-sort={on ? sorted : undefined}>
       <Link href={to} className="flex min-h-11 items-end pb-1">
         <span className={on ? 'underline decoration-2 underline-offset-4' : ''}>{children}</span>
-        {on && <span aria-hidden>&nbsp;▾</span>}
+        {on && <span aria-hidden>&nbsp;{sorted === 'ascending' ? '▴' : '▾'}</span>}
       </Link>
     </th>
   );
 }
 
-function Row({ view, shown }: { view: PersonView; shown: readonly Protocol[] }) {
+function Row({ view, shown }: { view: PersonScores; shown: readonly Protocol[] }) {
   return (
     <tr className="border-b border-rule">
       <th className="font-normal">
@@ -116,17 +117,19 @@ function Row({ view, shown }: { view: PersonView; shown: readonly Protocol[] }) 
           {view.person.name}
         </Link>
       </th>
-      <td>
+      <td className={view.toWatch === 0 ? 'max-xl:screen:hidden!' : ''} data-head="To watch">
         {view.toWatch > 0 && (
           <span className="num flex items-center gap-2 font-bold">
-            <StateMark mark="watch" silent /> {view.toWatch}
+            <StateMark state="to-watch" silent /> {view.toWatch}
           </span>
         )}
       </td>
       {shown.map((protocol) => (
-        <td key={protocol.id} className="pr-3">
-          <Cell protocol={protocolIn(view.units, protocol)} test={view.tests.find((t) => t.test === protocol.id)} />
-        </td>
+        <Cell
+          key={protocol.id}
+          protocol={protocolIn(view.units, protocol)}
+          test={view.tests.find((t) => t.test === protocol.id)}
+        />
       ))}
     </tr>
   );
@@ -134,26 +137,20 @@ function Row({ view, shown }: { view: PersonView; shown: readonly Protocol[] }) 
 
 function Cell({ protocol, test }: { protocol: Protocol; test: TestView | undefined }) {
   const newest = test?.series[0]?.results[0];
-  if (!test || !newest) return <span className="text-sm text-ink-soft">–</span>;
+  if (!test || !newest) return <td className="pr-3 text-sm text-ink-soft max-xl:screen:hidden!">–</td>;
   const { score } = newest;
   const words = resultWords(protocol, newest);
   const value = score.value === null || score.handsUsed ? null : scoredValue(protocol, score.value);
-  const flags: StackFlag[] = value === null ? [] : [{ value, kind: 'latest' }];
+  const marks = tinyMarks(score, moreIsBetter(protocol), value);
   return (
-    <>
-      <span className={`num text-sm ${attentionOf(test) > 0 ? 'font-bold' : ''}`}>
-        {attentionOf(test) > 0 && score.rank.kind === 'no-norm' ? '◆ ' : ''}
-        {words}
-      </span>
-      <StackRail
-        score={score}
-        higherIsBetter={moreIsBetter(protocol)}
-        flags={flags}
-        reach={null}
-        width={130}
-        label={`${protocol.short}: ${words}, ${standingWords(score)}`}
-        tiny
-      />
-    </>
+    <td className="pr-3" data-head={protocol.short}>
+      <div className="min-w-0">
+        <span className={`num flex items-center gap-1 text-sm ${isWatched(test) ? 'font-bold' : ''}`}>
+          {isWatched(test) && <StateMark state="to-watch" />}
+          {words}
+        </span>
+        {marks && <TinyRail {...marks} label={`${protocol.short}: ${words}, ${standingWords(score)}`} />}
+      </div>
+    </td>
   );
 }

@@ -1,5 +1,6 @@
 import { attentionOf, type ScoredResult, type TestView } from '../../core/view/testView';
 import type { Protocol } from '../../core/shapes/protocol';
+import { amount } from '../../core/math/amount';
 import { monthYear } from '../words';
 
 /** Where somebody stands, said to them: no ranks, nothing that fails, what many keep as a goal. */
@@ -10,8 +11,8 @@ export function plainStanding(protocol: Protocol, test: TestView): string {
   const goal =
     standard && !standard.met
       ? protocol.better === 'higher'
-        ? ` Many keep ${standard.limit} ${protocol.unit} when they manage on their own.`
-        : ` Many need ${standard.limit} ${protocol.unit} or less when they manage on their own.`
+        ? ` Many keep ${amount(standard.limit, protocol.unit)} when they manage on their own.`
+        : ` Many need ${amount(standard.limit, protocol.unit)} or less when they manage on their own.`
       : standard
         ? ' That is what many keep when they manage on their own.'
         : '';

@@ -29,11 +29,12 @@ interface Props {
   /** Least value there can be. */
   readonly least?: number;
   readonly small?: boolean;
-  readonly width?: number;
+  /** Width until it is measured, in CSS pixels. */
+  readonly start?: number;
 }
 
 /** A scored result on its rail; in words where there is nothing to draw on. */
-export function ScoreRail({ score, unit, on, earlier, least, small, width }: Props) {
+export function ScoreRail({ score, unit, on, earlier, least, small, start }: Props) {
   if (score.rank.kind !== 'ranked' || score.scored === null)
     return score.rank.kind === 'no-norm' ? <p className="py-4 text-lg">{score.notes[0]}</p> : null;
   const flags = [
@@ -49,7 +50,7 @@ export function ScoreRail({ score, unit, on, earlier, least, small, width }: Pro
       reach={score.error && errorReach(score.error)}
       least={least}
       small={small}
-      width={width}
+      start={start}
     />
   );
 }

@@ -1,11 +1,10 @@
 import { cautions } from '../../catalogue/cautions/cautions';
 import type { Report } from '../../core/view/report';
-import { lengthWords, massWords } from '../../core/math/units';
+import { lengthWords, massWords, shortLengthWords, unitsOf, type LengthUnit } from '../../core/math/units';
 import { scoredUnit } from '../../core/score/scoreResult';
 import type { ScoredResult, TestView } from '../../core/view/testView';
 import type { Protocol } from '../../core/shapes/protocol';
 import { shownTest } from '../shownTest';
-import { Wide } from '../touch/wide';
 import { aidWords, dayWords, limiterLine, tableWords, told } from '../words';
 import { plainChange, plainStanding } from './plainWords';
 import { changeWords } from './rail';
@@ -16,13 +15,13 @@ import { amongWords, cutoffWords, resultWords, sideName, standingWords } from '.
 export function ReportSheet({ report }: { report: Report }) {
   const forPerson = report.reader === 'person';
   return (
-    <article className="border-2 border-ink bg-board p-8 print:border-0 print:bg-transparent print:p-0 print:text-black">
+    <article className="border-2 border-ink bg-board p-4 sm:p-8 print:border-0 print:bg-transparent print:p-0 print:text-black">
       <p className="flex justify-between gap-6">
         <b>{report.hall}</b>
         <span>{dayWords(report.printedOn)}</span>
       </p>
       {forPerson ? <ForPerson report={report} /> : <ForClinician report={report} />}
-      <p className={`mt-5 ${forPerson ? 'text-[21px]' : 'text-sm'}`}>{cautions.onPaper}</p>
+      <p className={`mt-5 ${forPerson ? 'text-[16pt]' : 'text-[12pt]'}`}>{cautions.onPaper}</p>
     </article>
   );
 }
@@ -35,8 +34,8 @@ function ForPerson({ report }: { report: Report }) {
   const { person, percent } = report;
   const tests = report.tests.filter((t) => t.series[0]?.results[0]?.result.value != null).slice(0, onPage);
   return (
-    <div className="text-[21px] leading-snug">
-      <h1 className="mt-3 text-[32px] font-extrabold">{person.name}: my results</h1>
+    <div className="text-[16pt] leading-snug">
+      <h1 className="mt-3 text-[24pt] font-extrabold">{person.name}: my results</h1>
       {tests.length === 0 && <p className="mt-4">Nothing has been tested yet.</p>}
       <ul className="mt-3">
         {tests.map((test) => {
@@ -62,10 +61,11 @@ function ForPerson({ report }: { report: Report }) {
   );
 }
 
+const clinicianHeads = ['Test', 'Day', 'Result and how', 'Among peers', 'Lines', 'Change, smallest real change'];
+
 /** Raw values, how they were had, what they are held against, and the change against the error. */
 function ForClinician({ report }: { report: Report }) {
   const { person, ageYears, tests, composites } = report;
-  const us = report.units === 'us';
   const sources = new Map<string, number>();
   const mark = (cite: string): number => {
     const known = sources.get(cite) ?? sources.size + 1;
@@ -75,7 +75,9 @@ function ForClinician({ report }: { report: Report }) {
   const rows = tests.flatMap((test) => {
     const protocol = shownTest(test.test, report.units);
     return protocol
-      ? test.series.flatMap((s) => (s.results[0] ? [rowOf(protocol, test, s.results[0], s.side, mark)] : []))
+      ? test.series.flatMap((s) =>
+          s.results[0] ? [rowOf(protocol, test, s.results[0], s.side, mark, unitsOf[report.units].length)] : [],
+        )
       : [];
   });
   const noted = [
@@ -83,38 +85,40 @@ function ForClinician({ report }: { report: Report }) {
     ...report.falls.map((f) => `a fall on ${dayWords(f.fellOn)}${f.hurt ? ', hurt' : ''}`),
   ];
   return (
-    <div className="text-[15px] leading-snug">
+    <div className="text-[12pt] leading-snug">
       <h1 className="mt-2 text-xl font-extrabold">Functional fitness results: {person.name}</h1>
       <p>
         Born {dayWords(person.birthDate)}, {ageYears}, norm table {tableWords(person.normTable)}
-        {report.heightCm !== null && `, ${lengthWords(report.heightCm, us ? 'in' : 'cm')}`}
-        {report.massKg !== null && `, ${massWords(report.massKg, us ? 'lb' : 'kg')}`}. Noted:{' '}
+        {report.heightCm !== null && `, ${lengthWords(report.heightCm, unitsOf[report.units].length)}`}
+        {report.massKg !== null && `, ${massWords(report.massKg, unitsOf[report.units].mass)}`}. Noted:{' '}
         {noted.join('; ') || 'nothing'}.
       </p>
-      <Wide label="Results">
-        <table className="mt-2 w-full text-left">
-          <thead>
-            <tr className="border-b-2 border-ink">
-              {['Test', 'Day', 'Result and how', 'Among peers', 'Lines', 'Change, smallest real change'].map((head) => (
-                <th key={head} className="pr-2 pb-0.5 align-bottom font-semibold">
-                  {head}
-                </th>
+      <table className="mt-2 w-full text-left max-lg:screen:cards">
+        <thead>
+          <tr className="border-b-2 border-ink">
+            {clinicianHeads.map((head) => (
+              <th key={head} className="pr-2 pb-0.5 align-bottom font-semibold">
+                {head}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((cells) => (
+            <tr key={cells.key} className="border-b border-rule align-top">
+              {cells.words.map((words, i) => (
+                <td
+                  key={i}
+                  className={`py-1 pr-2 ${i === 0 ? 'font-bold' : ''}`}
+                  data-head={i === 0 ? undefined : clinicianHeads[i]}
+                >
+                  {words}
+                </td>
               ))}
             </tr>
-          </thead>
-          <tbody>
-            {rows.map((cells) => (
-              <tr key={cells.key} className="border-b border-rule align-top">
-                {cells.words.map((words, i) => (
-                  <td key={i} className="py-1 pr-2">
-                    {words}
-                  </td>
-                ))}
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </Wide>
+          ))}
+        </tbody>
+      </table>
       {(composites.battery || composites.power) && (
         <p className="mt-2">
           {composites.battery &&
@@ -123,7 +127,7 @@ function ForClinician({ report }: { report: Report }) {
             `Power of rising ${composites.power.watts.toFixed(0)} W, ${composites.power.wattsPerKg.toFixed(2)} W/kg, ${composites.power.low ? 'under' : 'not under'} ${composites.power.limit} [${mark(cited(composites.power.source))}].`}
         </p>
       )}
-      <p className="mt-2 text-[13px]">
+      <p className="mt-2 text-[12pt]">
         Percentiles from quartiles read as normal, good to about five points. A change is called clear beyond 1.96 √2
         standard errors under like conditions; of several unchanged tests one in twenty looks changed. Norms{' '}
         {report.normsVersion}. {[...sources].map(([cite, n]) => `[${n}] ${cite}`).join(' ')}
@@ -138,11 +142,12 @@ function rowOf(
   scored: ScoredResult,
   side: 'L' | 'R' | null,
   mark: (cite: string) => number,
+  unit: LengthUnit,
 ): { readonly key: string; readonly words: readonly string[] } {
   const { score, conditions, result } = scored;
   const how = [
     ...(result.trials ? [`of ${result.trials.map((t) => told(t, protocol.unit)).join(', ')}`] : []),
-    ...(conditions.seatHeightCm === undefined ? [] : [`seat ${conditions.seatHeightCm} cm`]),
+    ...(conditions.seatHeightCm === undefined ? [] : [`seat ${shortLengthWords(conditions.seatHeightCm, unit)}`]),
     ...((conditions.aid ?? 'none') === 'none' ? [] : [`with ${aidWords[conditions.aid ?? 'none']}`]),
     ...(scored.fromPaper ? ['from paper'] : []),
   ].join(', ');

@@ -1,4 +1,6 @@
 import Link from 'next/link';
+import { shortLengthWords, unitsOf } from '../../core/math/units';
+import type { UnitSystem } from '../../core/shapes/person';
 import { paceOf } from '../../core/measure/pace';
 import { repsIn, type Trial } from '../../core/measure/trial';
 import { clockMs } from '../../core/measure/phase';
@@ -11,12 +13,11 @@ import type { Protocol } from '../../core/shapes/protocol';
 import type { TestSeries, ScoredResult, TestView } from '../../core/view/testView';
 import { PersonHead, personHrefs } from '../people/personHead';
 import { ButtonLink } from '../touch/button';
-import { Wide } from '../touch/wide';
 import { aidWords, dayWords, rowWords, slowingWords, told } from '../words';
 import { changeWords, ScoreRail, resultMark } from './rail';
 import { cited, Says } from './says';
 import { cutoffWords, resultWords, sideName, standingWords } from './testWords';
-import { TrendChart } from './trendChart';
+import { TrendLater } from './trendLater';
 import { trendPoints } from './trendPoints';
 
 interface Props {
@@ -76,7 +77,7 @@ export function ScoreScreen({ view, protocol, test }: Props) {
         on={newest.on}
         least={protocol.range.min}
         earlier={lead.results.slice(1, 6).map((s) => resultMark(protocol, s))}
-        width={1220}
+        start={1220}
       />
       <div className="mt-2 grid gap-x-8 gap-y-3 lg:grid-cols-[1.2fr_1fr_1fr]">
         {test.series.map((series) => (
@@ -88,7 +89,7 @@ export function ScoreScreen({ view, protocol, test }: Props) {
             <h3 className="border-t-2 border-ink pt-1.5 font-semibold">
               Over time{series.side && `, ${sideName(series.side)}`}
             </h3>
-            <TrendChart {...trendPoints(protocol, series, view.person)} />
+            <TrendLater {...trendPoints(protocol, series, view.person)} />
             <TrendSays protocol={protocol} series={series} />
           </section>
         ))}
@@ -118,7 +119,7 @@ export function ScoreScreen({ view, protocol, test }: Props) {
           ))}
         </ul>
       )}
-      <Raw protocol={protocol} test={test} />
+      <Raw protocol={protocol} test={test} units={view.units} />
     </>
   );
 }
@@ -307,51 +308,67 @@ function BothTables({ newest }: { newest: ScoredResult }) {
 }
 
 /** Every result as it was taken down: tries, conditions, by whom. */
-function Raw({ protocol, test }: { protocol: Protocol; test: TestView }) {
+function Raw({ protocol, test, units }: { protocol: Protocol; test: TestView; units: UnitSystem }) {
   const all = test.series
     .flatMap((s) => s.results.map((scored) => ({ side: s.side, scored })))
     .sort((a, b) => b.scored.on.localeCompare(a.scored.on));
   return (
-    <Wide label="As it was taken down">
-      <table className="mt-4 w-full text-left">
-        <caption className="border-b-2 border-ink pb-1 text-left font-semibold">As it was taken down</caption>
-        <thead className="text-sm text-ink-soft">
-          <tr>
-            {['Day', 'Age', 'Result', 'Tries', 'Seat', 'Aid', 'Shoes', 'Taken down', 'Against the time before'].map(
-              (head) => (
-                <th key={head} className="py-1 pr-3 font-semibold">
-                  {head}
-                </th>
-              ),
-            )}
-          </tr>
-        </thead>
-        <tbody>
-          {all.map(({ side, scored }) => (
-            <tr key={scored.key} className="border-t border-rule">
-              <td className="py-1.5 pr-3">{dayWords(scored.on)}</td>
-              <td className="num pr-3">{scored.ageYears}</td>
-              <td className="num pr-3 font-bold">
+    <table className="mt-4 w-full text-left max-lg:cards">
+      <caption className="border-b-2 border-ink pb-1 text-left font-semibold">As it was taken down</caption>
+      <thead className="text-sm text-ink-soft">
+        <tr>
+          {['Day', 'Age', 'Result', 'Tries', 'Seat', 'Aid', 'Shoes', 'Taken down', 'Against the time before'].map(
+            (head) => (
+              <th key={head} className="py-1 pr-3 font-semibold">
+                {head}
+              </th>
+            ),
+          )}
+        </tr>
+      </thead>
+      <tbody>
+        {all.map(({ side, scored }) => (
+          <tr key={scored.key} className="border-t border-rule">
+            <td className="py-1.5 pr-3 max-lg:font-bold">{dayWords(scored.on)}</td>
+            <td className="num pr-3" data-head="Age">
+              {scored.ageYears}
+            </td>
+            <td className="num pr-3 font-bold" data-head="Result">
+              <span>
                 {(side ?? scored.result.side) && `${sideName(side ?? scored.result.side ?? null)} `}
                 {resultWords(protocol, scored)}
-              </td>
-              <td className="num pr-3">{triesWords(protocol, scored)}</td>
-              <td className="num pr-3">{scored.conditions.seatHeightCm ?? '–'}</td>
-              <td className="pr-3">{aidWords[scored.conditions.aid ?? 'none']}</td>
-              <td className="pr-3">{scored.conditions.shoes ?? '–'}</td>
-              <td className="pr-3">
+              </span>
+            </td>
+            <td className="num pr-3" data-head="Tries">
+              {triesWords(protocol, scored)}
+            </td>
+            <td className="num pr-3" data-head="Seat">
+              {scored.conditions.seatHeightCm === undefined
+                ? '–'
+                : shortLengthWords(scored.conditions.seatHeightCm, unitsOf[units].length)}
+            </td>
+            <td className="pr-3" data-head="Aid">
+              {aidWords[scored.conditions.aid ?? 'none']}
+            </td>
+            <td className="pr-3" data-head="Shoes">
+              {scored.conditions.shoes ?? '–'}
+            </td>
+            <td className="pr-3" data-head="Taken down">
+              <span>
                 {scored.fromPaper ? 'from paper' : 'counted here'}
                 {scored.who && `, ${scored.who}`}
-              </td>
-              <td>
+              </span>
+            </td>
+            <td data-head="Change">
+              <span>
                 {changeWords(scored.change).verdict}{' '}
                 <span className="text-sm text-ink-soft">{changeWords(scored.change).size}</span>
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </Wide>
+              </span>
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }
 

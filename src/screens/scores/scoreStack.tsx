@@ -3,18 +3,17 @@ import Link from 'next/link';
 import { protocolById } from '../../catalogue/protocols';
 import { errorReach } from '../../core/score/error';
 import { moreIsBetter, scoredUnit, scoredValue } from '../../core/score/scoreResult';
-import { attentionOf, type ScoredResult, type TestView } from '../../core/view/testView';
+import { attentionOf, isWatched, type ScoredResult, type TestView } from '../../core/view/testView';
 import type { PersonView } from '../../core/view/personView';
 import type { PageThen } from '../../core/view/report';
 import type { Protocol } from '../../core/shapes/protocol';
 import { OwnRail } from '../drawing/ownRail';
-import { StackRail, stackX, type StackFlag } from '../drawing/stackRail';
+import { StackHead, StackRail, type StackFlag } from '../drawing/stackRail';
 import { StateMark } from '../drawing/stateMark';
 import { PersonHead, personHrefs } from '../people/personHead';
 import { ButtonLink } from '../touch/button';
-import { Wide } from '../touch/wide';
 import { shownTest } from '../shownTest';
-import { dayWords, shortDay, told } from '../words';
+import { dayWords, shortDay } from '../words';
 import { CompositeLines } from './compositeLines';
 import { changeWords } from './rail';
 import { summaryWords } from './summary';
@@ -71,34 +70,32 @@ export function ScoreStack({ view, printed, today }: Props) {
               See the levels
             </ButtonLink>
           </div>
-          <Wide label="All tests">
-            <table className="mt-2 w-full text-left">
-              <thead className="text-sm text-ink-soft">
-                <tr>
-                  <th className="w-72 pb-1 font-semibold">Test and newest result</th>
-                  <th className="hidden w-[520px] pb-1 font-normal md:table-cell">
-                    <span className="sr-only">Where it stands</span>
-                    <Percentiles />
-                  </th>
-                  <th className="pb-1 pl-4 font-semibold">Among the same age</th>
-                  <th className="pb-1 font-semibold">Against the time before</th>
-                </tr>
-              </thead>
-              <tbody>
-                {tests.map((test) => (
-                  <TestRow key={test.test} view={view} test={test} today={today} />
-                ))}
-              </tbody>
-            </table>
-          </Wide>
+          <table className="mt-2 w-full text-left max-lg:cards">
+            <thead className="text-sm text-ink-soft">
+              <tr>
+                <th className="w-72 pb-1 font-semibold">Test and newest result</th>
+                <th className="w-[520px] pb-1 font-normal">
+                  <span className="sr-only">Where it stands</span>
+                  <StackHead start={railWidth} />
+                </th>
+                <th className="pb-1 pl-4 font-semibold">Among the same age</th>
+                <th className="pb-1 font-semibold">Against the time before</th>
+              </tr>
+            </thead>
+            <tbody>
+              {tests.map((test) => (
+                <TestRow key={test.test} view={view} test={test} today={today} />
+              ))}
+            </tbody>
+          </table>
           <OtherFigures view={view} printed={printed} />
           <CompositeLines composites={view.composites} />
           <p className="mt-3 text-sm text-ink-soft">
-            Thick: the middle half of the same sex and age. Box: mean and spread. Blue flag: the newest result, hollow
-            the other side, pale the ones before. Blue bar: how far the result moves by itself (95 %). Diamonds are
-            watch lines, filled where the result is past; discs what many keep. Dotted: no spread was published, so only
-            the side of the line counts; thin with marks: no norms, the steps of the test or the person’s own results.
-            Norms {view.normsVersion}.
+            Better is to the right. Thick: the middle half of the same sex and age. Box: mean and spread. Blue flag: the
+            newest result, hollow the other side, pale the ones before. Blue bar: how far the result moves by itself (95
+            %). Diamonds are watch lines, filled where the result is past; discs what many keep. Dotted: no spread was
+            published, so only the side of the line counts; thin with marks: no norms, the steps of the test or the
+            person’s own results. Norms {view.normsVersion}.
             {judged > 1 && ` Of ${judged} tests compared, one unchanged test in twenty looks changed.`}
           </p>
         </>
@@ -109,37 +106,12 @@ export function ScoreStack({ view, printed, today }: Props) {
 
 const isJudged = (s: ScoredResult | undefined): boolean => s !== undefined && 'mdc95' in s.change;
 
-/** The percentiles over the column of rails; the same place in every row. */
-function Percentiles() {
-  const marks = [
-    [-1.645, '5th'],
-    [-0.674, '25th'],
-    [0, 'half'],
-    [0.674, '75th'],
-    [1.645, '95th'],
-  ] as const;
-  return (
-    <svg viewBox={`0 0 ${railWidth} 16`} width="100%" aria-hidden fontSize="13" fill="var(--color-ink-soft)">
-      {marks.map(([z, name]) => (
-        <text key={name} x={stackX(z, railWidth)} y="12" textAnchor="middle">
-          {name}
-        </text>
-      ))}
-      <text x={railWidth} y="12" textAnchor="end">
-        better →
-      </text>
-    </svg>
-  );
-}
-
 function TestRow({ view, test, today }: { view: PersonView; test: TestView; today: string }) {
   const protocol = shownTest(test.test, view.units);
   const lead = test.series[0];
   const newest = lead?.results[0];
   if (!protocol || !lead || !newest) return null;
   const { score } = newest;
-  const attention = attentionOf(test);
-  const known = score.rank.kind !== 'no-norm' || score.cutoffs.length > 0;
   const others = test.series.slice(1);
   const rail = {
     higherIsBetter: moreIsBetter(protocol),
@@ -152,17 +124,17 @@ function TestRow({ view, test, today }: { view: PersonView; test: TestView; toda
     <tr className="border-t border-rule align-middle">
       <th className="py-0.5 font-normal">
         <Link href={`/people/${view.person.id}/scores/${test.test}`} className="flex min-h-11 items-center gap-2.5">
-          <StateMark mark={attention > 0 ? 'watch' : known ? 'ready' : 'unknown'} silent />
+          {isWatched(test) ? <StateMark state="to-watch" silent /> : <span className="w-5 shrink-0" />}
           <span>
             <b className="underline decoration-rule underline-offset-4">{protocol.short}</b>{' '}
-            <span className="num font-bold whitespace-nowrap">
+            <span className="num font-bold sm:whitespace-nowrap">
               {sideLetter(lead.side)}
               {resultWords(protocol, newest)}
             </span>
             {said.map((s) => (
               <span key={s.key} className="num">
                 {' · '}
-                <span className="whitespace-nowrap">
+                <span className="sm:whitespace-nowrap">
                   {sideLetter(s.result.side ?? null)}
                   {resultWords(protocol, s)}
                 </span>
@@ -176,22 +148,21 @@ function TestRow({ view, test, today }: { view: PersonView; test: TestView; toda
           </span>
         </Link>
       </th>
-      <td className="hidden md:table-cell">
+      <td>
         {score.rank.kind === 'no-norm' ? (
-          <OwnRail
-            {...rail}
-            cutoffs={score.cutoffs}
-            steps={topOf(protocol)}
-            tell={(figure) => String(told(figure, scoredUnit(protocol)))}
-          />
+          <OwnRail {...rail} cutoffs={score.cutoffs} steps={topOf(protocol)} unit={scoredUnit(protocol)} />
         ) : (
           <StackRail {...rail} score={score} reach={score.error && errorReach(score.error)} />
         )}
       </td>
-      <td className="pr-3 pl-4">{standingWords(score)}</td>
-      <td>
-        {changeWords(newest.change).verdict}
-        {test.sides?.flagged && <b className="block text-sm">sides far apart, twice running</b>}
+      <td className="pr-3 pl-4" data-head="Same age">
+        {standingWords(score)}
+      </td>
+      <td data-head="Change">
+        <span>
+          {changeWords(newest.change).verdict}
+          {test.sides?.flagged && <b className="block text-sm">sides far apart, twice running</b>}
+        </span>
       </td>
     </tr>
   );

@@ -36,7 +36,7 @@ export function TrendChart({ points, line, unit, higherIsBetter }: TrendProps) {
           <Area
             dataKey="middle"
             type="linear"
-            stroke="none"
+            stroke="var(--color-wood)"
             fill="var(--color-wood-pale)"
             connectNulls
             isAnimationActive={false}
@@ -58,7 +58,14 @@ export function TrendChart({ points, line, unit, higherIsBetter }: TrendProps) {
             dot={{ r: 5, fill: 'var(--color-squat)', stroke: 'var(--color-board)' }}
             isAnimationActive={false}
           >
-            <ErrorBar dataKey="reach" width={8} stroke="var(--color-squat)" strokeWidth={1.5} direction="y" />
+            <ErrorBar
+              isAnimationActive={false}
+              dataKey="reach"
+              width={8}
+              stroke="var(--color-squat)"
+              strokeWidth={1.5}
+              direction="y"
+            />
           </Line>
         </ComposedChart>
       </ResponsiveContainer>

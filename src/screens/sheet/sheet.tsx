@@ -9,11 +9,12 @@ import { parse, type FieldError } from '../../schemas/parse';
 import { newClientKey } from '../test/bench/store';
 import { Button, ButtonLink } from '../touch/button';
 import { useOneAtATime } from '../touch/useOneAtATime';
-import { Wide } from '../touch/wide';
+import { MeasureField } from '../touch/measureField';
+import { FootBar } from '../touch/footBar';
 import { valueWords } from '../words';
 import { SheetLineRow } from './sheetLine';
 import { TestChooser, type SheetOfTest } from './testChooser';
-import { blank, cellNames, isWritten, toLine, type SheetRow, type Written } from './sheetRows';
+import { blank, cellNames, isWritten, toLine, wrongCells, type SheetRow, type Written } from './sheetRows';
 import { Choice, TextField, TickBox } from '../touch/field';
 
 interface Props {
@@ -34,8 +35,8 @@ export function Sheet({ today, rows, tests, seatHeightCm, then, back, save }: Pr
   const [head, setHead] = useState({
     testedOn: today,
     who: '',
-    seat: seatHeightCm === null ? '' : String(seatHeightCm),
   });
+  const [seat, setSeat] = useState<number | string | null>(seatHeightCm);
   const [shoes, setShoes] = useState<'flat' | 'cushioned' | 'barefoot'>('flat');
   const [counts, setCounts] = useState(false);
   const [written, setWritten] = useState<Readonly<Record<number, Written>>>({});
@@ -53,7 +54,7 @@ export function Sheet({ today, rows, tests, seatHeightCm, then, back, save }: Pr
     const form = {
       testedOn: head.testedOn,
       who: head.who,
-      seatHeightCm: head.seat.trim() === '' ? null : Number(head.seat.replace(',', '.')),
+      seatHeightCm: seat,
       shoes,
       counts,
       lines: filled.flatMap((i) => {
@@ -93,7 +94,7 @@ export function Sheet({ today, rows, tests, seatHeightCm, then, back, save }: Pr
     next?.select();
   };
 
-  const text = (name: 'testedOn' | 'who' | 'seat', label: string, width: string, fault: string, type = 'text') => (
+  const text = (name: 'testedOn' | 'who', label: string, width: string, fault: string, type = 'text') => (
     <TextField
       num
       className={width}
@@ -102,7 +103,6 @@ export function Sheet({ today, rows, tests, seatHeightCm, then, back, save }: Pr
       name={name}
       fault={faults.get(fault)}
       value={head[name]}
-      inputMode={name === 'seat' ? 'decimal' : undefined}
       onChange={(event) => setHead((h) => ({ ...h, [name]: event.target.value }))}
     />
   );
@@ -118,7 +118,16 @@ export function Sheet({ today, rows, tests, seatHeightCm, then, back, save }: Pr
         {tests && oneTest && <TestChooser tests={tests} chosen={oneTest.id} written={filled.length > 0} />}
         {text('testedOn', 'Day it was done', 'w-44', '/testedOn', 'date')}
         {text('who', 'Taken down by', 'w-52', '/who')}
-        {seated && text('seat', 'Seat, cm', 'w-24', '/seatHeightCm')}
+        {seated && (
+          <MeasureField
+            label="Seat"
+            name="seat"
+            measure="length"
+            value={seatHeightCm}
+            set={setSeat}
+            fault={faults.get('/seatHeightCm')}
+          />
+        )}
         <label className="font-semibold">
           Shoes
           <Choice
@@ -136,51 +145,49 @@ export function Sheet({ today, rows, tests, seatHeightCm, then, back, save }: Pr
           These count, also where that day was timed at the station
         </label>
       </div>
-      <Wide label="Lines of the sheet">
-        <table
-          ref={table}
-          className="mt-4 w-full text-left"
-          onKeyDown={(event) => {
-            const { target } = event;
-            if (!(target instanceof HTMLInputElement) || target.dataset['column'] === undefined) return;
-            if (event.key === 'Enter' || event.key === 'ArrowDown') move(target, 1);
-            else if (event.key === 'ArrowUp') move(target, -1);
-            else return;
-            event.preventDefault();
-          }}
-        >
-          <thead className="text-sm text-ink-soft">
-            <tr>
-              <th className="py-1 font-semibold">{oneTest ? 'Who' : 'Test'}</th>
-              {oneTest &&
-                cellNames(oneTest).map((name) => (
-                  <th key={name} className="pr-3 font-semibold">
-                    {name}
-                  </th>
-                ))}
-              <th className="font-semibold">{oneTest ? <span className="sr-only">More</span> : 'Written down'}</th>
-              <th className="font-semibold">Outcome</th>
-              <th className="font-semibold">Aid</th>
-              <th className="font-semibold">Counts as</th>
-            </tr>
-          </thead>
-          <tbody>
-            {rows.map((row, i) => (
-              <SheetLineRow
-                key={keys[i]}
-                row={row}
-                inColumns={oneTest !== null}
-                written={written[i] ?? blank}
-                fault={faults.get(String(i))}
-                counts={countsAs(row.protocol, written[i] ?? blank)}
-                change={(more) => setWritten((now) => ({ ...now, [i]: { ...(now[i] ?? blank), ...more } }))}
-              />
-            ))}
-          </tbody>
-        </table>
-      </Wide>
-      <div className="sticky bottom-0 mt-4 flex flex-wrap items-center gap-4 border-t-4 border-ink bg-floor py-3">
-        <Button type="submit" className="min-w-56">
+      <table
+        ref={table}
+        className="mt-4 w-full text-left max-lg:cards"
+        onKeyDown={(event) => {
+          const { target } = event;
+          if (!(target instanceof HTMLInputElement) || target.dataset['column'] === undefined) return;
+          if (event.key === 'Enter' || event.key === 'ArrowDown') move(target, 1);
+          else if (event.key === 'ArrowUp') move(target, -1);
+          else return;
+          event.preventDefault();
+        }}
+      >
+        <thead className="text-sm text-ink-soft">
+          <tr>
+            <th className="py-1 font-semibold">{oneTest ? 'Who' : 'Test'}</th>
+            {oneTest &&
+              cellNames(oneTest).map((name) => (
+                <th key={name} className="pr-3 font-semibold">
+                  {name}
+                </th>
+              ))}
+            <th className="font-semibold">{oneTest ? <span className="sr-only">More</span> : 'Written down'}</th>
+            <th className="font-semibold">Outcome</th>
+            <th className="font-semibold">Aid</th>
+            <th className="font-semibold">Counts as</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row, i) => (
+            <SheetLineRow
+              key={keys[i]}
+              row={row}
+              inColumns={oneTest !== null}
+              written={written[i] ?? blank}
+              fault={faults.get(String(i))}
+              counts={countsAs(row.protocol, written[i] ?? blank)}
+              change={(more) => setWritten((now) => ({ ...now, [i]: { ...(now[i] ?? blank), ...more } }))}
+            />
+          ))}
+        </tbody>
+      </table>
+      <FootBar>
+        <Button type="submit" className="sm:min-w-56">
           {filled.length === 0
             ? 'Save the sheet'
             : `Save ${filled.length} ${filled.length === 1 ? 'result' : 'results'}`}
@@ -191,7 +198,7 @@ export function Sheet({ today, rows, tests, seatHeightCm, then, back, save }: Pr
         <p role="alert" className="font-semibold text-stop">
           {said}
         </p>
-      </div>
+      </FootBar>
     </form>
   );
 }
@@ -217,6 +224,7 @@ function byPlace(errors: readonly FieldError[], filled: readonly number[]): Read
 /** What the rule of the test makes of the line, as it will be kept. */
 function countsAs(protocol: Protocol, w: Written): string {
   if (w.outcome !== 'done') return w.outcome.replace('-', ' ');
+  if (wrongCells(protocol, w).includes(true)) return '';
   const numbers = w.cells.map((c) => (c.trim() === '' ? NaN : Number(c.replace(',', '.'))));
   const known = numbers.filter((n) => !Number.isNaN(n));
   if (known.length === 0) return '';

@@ -1,5 +1,5 @@
 import { aidWords } from '../words';
-import { cellNames, type SheetRow, type Written } from './sheetRows';
+import { cellNames, wrongCells, type SheetRow, type Written } from './sheetRows';
 import { TextBox, TickBox } from '../touch/field';
 
 interface Props {
@@ -12,7 +12,7 @@ interface Props {
   readonly change: (more: Partial<Written>) => void;
 }
 
-const choice = 'h-11 rounded-md border-2 border-rule bg-board px-2';
+const choice = 'h-11 rounded-md border-2 border-ink bg-board px-2';
 const outcomeWords = { done: 'done', unable: 'unable', stopped: 'stopped', 'not-tried': 'not tried' } as const;
 const helpWords = { none: 'no help', furniture: 'held on to furniture', person: 'helped by a person' } as const;
 
@@ -24,6 +24,7 @@ export function SheetLineRow({ row, inColumns, written, fault, counts, change }:
     change({ cells });
   };
   const end = `py-1 pr-3 ${inColumns ? '' : 'align-bottom'}`;
+  const wrong = wrongCells(protocol, written);
   const cells = cellNames(protocol).map((name, column) => ({
     name,
     input: (
@@ -33,7 +34,7 @@ export function SheetLineRow({ row, inColumns, written, fault, counts, change }:
         className="w-20 block text-base text-ink"
         data-column={column}
         aria-label={`${label}: ${name}`}
-        aria-invalid={fault !== undefined}
+        aria-invalid={fault !== undefined && (wrong[column] || !wrong.includes(true))}
         inputMode="decimal"
         value={written.cells[column] ?? ''}
         onChange={(event) => put(column, event.target.value)}
@@ -45,7 +46,7 @@ export function SheetLineRow({ row, inColumns, written, fault, counts, change }:
       <th className="py-2 pr-3 font-semibold">{label}</th>
       {inColumns &&
         cells.map(({ name, input }) => (
-          <td key={name} className="py-1 pr-3">
+          <td key={name} className="py-1 pr-3" data-head={name}>
             {input}
           </td>
         ))}
@@ -108,7 +109,7 @@ export function SheetLineRow({ row, inColumns, written, fault, counts, change }:
         </div>
         {fault !== undefined && <p className="text-sm font-semibold text-stop">{fault}</p>}
       </td>
-      <td className={end}>
+      <td className={end} data-head="Outcome">
         <select
           aria-label={`${label}: outcome`}
           value={written.outcome}
@@ -122,7 +123,7 @@ export function SheetLineRow({ row, inColumns, written, fault, counts, change }:
           ))}
         </select>
       </td>
-      <td className={end}>
+      <td className={end} data-head="Aid">
         <select
           aria-label={`${label}: aid`}
           value={written.aid}
@@ -136,7 +137,9 @@ export function SheetLineRow({ row, inColumns, written, fault, counts, change }:
           ))}
         </select>
       </td>
-      <td className={`${end} num font-bold`}>{counts}</td>
+      <td className={`${end} num font-bold ${counts === '' ? 'max-lg:hidden!' : ''}`} data-head="Counts as">
+        {counts}
+      </td>
     </tr>
   );
 }

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { protocolById, protocols } from '../../catalogue/protocols';
-import { blank, cellNames, isWritten, rowsOf, toLine } from './sheetRows';
+import { blank, cellNames, isWritten, rowsOf, toLine, wrongCells } from './sheetRows';
 
 const named = (id: string) => {
   const found = protocolById(id);
@@ -35,6 +35,17 @@ describe('lines of a sheet', () => {
   });
 });
 
+describe('cells that cannot be', () => {
+  test.each([
+    ['one-leg', ['4.2', '8s', '', '61000'], [false, true, false, true]],
+    ['chair-stand-30s', ['9.5'], [true]],
+    ['four-stage', ['10', 'ten', '-1', '6'], [false, true, true, false]],
+  ] as const)('%s %j', (id, cells, wrong) => {
+    expect(wrongCells(named(id), { ...blank, cells })).toEqual(wrong);
+    expect(wrongCells(named(id), { ...blank, cells, outcome: 'unable' })).not.toContain(true);
+  });
+});
+
 describe('what is written', () => {
   test('a comma is a point, empty cells are no tries, and what is no number is sent as it stands to be told of', () => {
     expect(line('one-leg', { cells: ['4,2', '', ' 8.1 '] })).toMatchObject({ tries: [4.2, 8.1], side: 'L' });
@@ -49,6 +60,9 @@ describe('what is written', () => {
     expect(line('four-stage', { cells: ['10', '10', '6.5', ''] })).toMatchObject({
       tries: [],
       seconds: { sideBySide: 10, semiTandem: 10, tandem: 6.5, oneLeg: 0 },
+    });
+    expect(line('four-stage', { cells: ['', '10'] })).toMatchObject({
+      seconds: { sideBySide: 0, semiTandem: 10, tandem: 0, oneLeg: 0 },
     });
     expect(line('four-stage', { cells: ['10'], outcome: 'unable' })).toMatchObject({ seconds: null });
   });

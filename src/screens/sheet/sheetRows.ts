@@ -61,12 +61,30 @@ export function rowsOf(
 /** Whether anything stands on a line; an empty one is left out of what is saved. */
 export const isWritten = (w: Written): boolean => w.outcome !== 'done' || w.cells.some((c) => c.trim() !== '');
 
+/** A cell as a number; `null` where nothing is written, NaN where it is none. */
+const numberOf = (cell: string): number | null => {
+  const text = cell.trim().replace(',', '.');
+  return text === '' ? null : Number(text);
+};
+
+/** Which cells hold what the test cannot give: no number, or one outside its range. */
+export function wrongCells({ range, asksSeconds }: Protocol, { cells, outcome }: Written): readonly boolean[] {
+  return cells.map((cell) => {
+    const number = numberOf(cell);
+    if (number === null || outcome !== 'done') return false;
+    if (Number.isNaN(number)) return true;
+    if (asksSeconds) return number < 0 || number > 60;
+    return number < range.min || number > range.max || (range.whole && !Number.isInteger(number));
+  });
+}
+
 /** A line as it is sent; what is no number stays text, so that the check can say so. */
 export function toLine(row: SheetRow, w: Written, key: string): object {
-  const numbers = w.cells.flatMap((cell) => {
-    const text = cell.trim().replace(',', '.');
-    return text === '' ? [] : [Number.isNaN(Number(text)) ? cell : Number(text)];
-  });
+  const sent = (cell: string | undefined): number | string | null => {
+    const number = numberOf(cell ?? '');
+    return Number.isNaN(number) ? (cell ?? '') : number;
+  };
+  const numbers = w.cells.flatMap((cell) => sent(cell) ?? []);
   const { protocol } = row;
   const seconds = protocol.asksSeconds === true && w.outcome === 'done';
   const clean = w.clean.trim() === '' ? null : Number(w.clean.replace(',', '.'));
@@ -81,7 +99,12 @@ export function toLine(row: SheetRow, w: Written, key: string): object {
     handsUsed: protocol.handsMakeZero === true && w.handsUsed,
     cleanBeforeHands: w.handsUsed ? clean : null,
     seconds: seconds
-      ? { sideBySide: numbers[0] ?? 0, semiTandem: numbers[1] ?? 0, tandem: numbers[2] ?? 0, oneLeg: numbers[3] ?? 0 }
+      ? {
+          sideBySide: sent(w.cells[0]) ?? 0,
+          semiTandem: sent(w.cells[1]) ?? 0,
+          tandem: sent(w.cells[2]) ?? 0,
+          oneLeg: sent(w.cells[3]) ?? 0,
+        }
       : null,
     help: protocol.asksHelp === true && w.outcome === 'done' ? w.help : null,
   };

@@ -36,10 +36,10 @@ export function ChoosePerson({
           Who sits down next?
           {sitting && <span className="ml-3 text-lg font-semibold">today’s sitting, {people.length}</span>}
         </h1>
-        <label className="flex items-center gap-3 font-semibold">
+        <label className="flex max-w-full min-w-0 items-center gap-3 font-semibold">
           Name
           <TextBox
-            className="w-72"
+            className="w-72 max-w-full min-w-0"
             // The one thing to do on this screen.
             autoFocus
             value={typed}
@@ -67,7 +67,7 @@ export function ChoosePerson({
                 }}
               >
                 <StateMark
-                  mark={held ? 'stop' : person.lastTestedOn === null ? 'unknown' : person.due ? 'watch' : 'ready'}
+                  state={held ? 'held' : person.lastTestedOn === null ? 'not-tested' : person.due ? 'due' : 'ready'}
                   silent
                 />
                 <span className="text-lg font-bold">{person.name}</span>

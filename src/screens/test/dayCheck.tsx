@@ -4,7 +4,6 @@ import type { Known } from '../../core/intake/known';
 import { useRules } from '../frame/rules';
 import { readingsOf, secondReadingFrom, type FirstReading } from '../../core/intake/pressure';
 import type { DaySign, EntryContent } from '../../core/shapes/intake';
-import { StateMark } from '../drawing/stateMark';
 import { Button } from '../touch/button';
 import { Step } from '../touch/step';
 import { typedNumber } from '../touch/typed';
@@ -105,7 +104,7 @@ export function DayCheck({ name, known, first, save, back }: Props) {
                 type="button"
                 aria-pressed={on}
                 onClick={() => tick(s.id)}
-                className={`flex min-h-16 cursor-pointer items-center gap-3 rounded-md border-2 px-4 text-left text-lg font-semibold ${on ? 'border-ink bg-ink text-board' : 'border-rule bg-board'}`}
+                className={`flex min-h-16 cursor-pointer items-center gap-3 rounded-md border-2 px-4 text-left text-lg font-semibold ${on ? 'border-ink bg-ink text-board' : 'border-ink bg-board'}`}
               >
                 <span
                   aria-hidden
@@ -153,10 +152,9 @@ export function DayCheck({ name, known, first, save, back }: Props) {
               {number('diastolic', 'lower')}
             </div>
             {first && (
-              <p className="mt-2 flex items-center gap-3 font-semibold">
-                <StateMark mark="watch" silent /> First reading {first.pressure.systolic}/{first.pressure.diastolic} at{' '}
-                {clock(first.atMs)}. Seated until {clock(secondReadingFrom(first, readinessRules.secondReadingAfterS))},
-                then the second one counts.
+              <p className="mt-2 font-semibold">
+                First reading {first.pressure.systolic}/{first.pressure.diastolic} at {clock(first.atMs)}. Seated until{' '}
+                {clock(secondReadingFrom(first, readinessRules.secondReadingAfterS))}, then the second one counts.
               </p>
             )}
           </div>

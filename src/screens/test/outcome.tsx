@@ -1,5 +1,6 @@
 'use client';
 import { useState } from 'react';
+import { amount, unitAfter } from '../../core/math/amount';
 import { paceOf } from '../../core/measure/pace';
 import { longestGapMs } from '../../core/measure/phase';
 import { countedIn, repsIn, type Trial } from '../../core/measure/trial';
@@ -115,13 +116,16 @@ function Result({ trial, durationS }: { trial: Trial; durationS: number }) {
         <span className="num text-[160px] leading-none font-bold" data-testid="result">
           {countedIn(trial)}
         </span>
-        <span className="ml-4 text-2xl font-bold">{trial.handsUsed ? 'stands, with hands' : 'stands in 30 s'}</span>
+        <span className="ml-4 text-2xl font-bold">
+          {unitAfter(countedIn(trial), 'stands')}
+          {trial.handsUsed ? ', with hands' : ' in 30 s'}
+        </span>
       </p>
       <dl className="grid max-w-xl grid-cols-[auto_1fr] gap-x-6 gap-y-1 text-lg">
         {trial.handsUsed && <Line term="Clean before hands" value={String(trial.cleanBeforeHands)} />}
         <Line term="First five stands" value={firstFiveS === null ? 'fewer than five' : `${firstFiveS.toFixed(1)} s`} />
         <Line term="Each ten seconds" value={perTenS.join(' · ')} />
-        <Line term="Slowing" value={slowingWords(slowing)} />
+        <Line term="Pace" value={slowingWords(slowing)} />
         {trial.halfRepCounted && <Line term="At the tone" value="half-way stand counted" />}
         {trial.gapMs > 0 && <Line term="Page was away" value={`${(trial.gapMs / 1000).toFixed(1)} s, marked`} />}
       </dl>
@@ -149,11 +153,11 @@ function NoResult({ trial, emergencyNumber }: { trial: Trial; emergencyNumber: s
           ? held
             ? 'This try was held.'
             : 'This try broke off: the page was away for more than two seconds.'
-          : `Stopped after ${counted === 1 ? '1 stand' : `${counted} stands`}: ${stopReasonWords[trial.stopReason ?? 'other'].toLowerCase()}.`}
+          : `Stopped after ${amount(counted, 'stands')}: ${stopReasonWords[trial.stopReason ?? 'other'].toLowerCase()}.`}
       </p>
       <p className="mt-2 text-lg">
         {broken
-          ? `Its ${counted} stands are kept in the record, without a result. Repeat after 5 minutes of rest.`
+          ? `What was counted, ${amount(counted, 'stands')}, is kept in the record, without a result. Repeat after 5 minutes of rest.`
           : 'The record is kept, without a result. Seat them and stay with them.'}
       </p>
       {!broken && (

@@ -5,6 +5,8 @@ import { walkingAids, type WalkingAid } from '../../core/shapes/facts';
 import { cautions } from '../../catalogue/cautions/cautions';
 import { HazardMark } from '../drawing/hazardMark';
 import { StateMark } from '../drawing/stateMark';
+import { sentenceIn } from '../../core/math/units';
+import { useUnits } from '../frame/units';
 import { useKeys } from '../frame/keys';
 import { Button, ButtonLink } from '../touch/button';
 import { Step, useSettled } from '../touch/step';
@@ -12,7 +14,8 @@ import { aidWords } from '../words';
 import type { Known } from '../../core/intake/known';
 import type { Held } from '../../core/intake/mayStart';
 import type { SetUp, StationPerson } from './station';
-import { Choice, TextBox } from '../touch/field';
+import { Choice } from '../touch/field';
+import { MeasureField } from '../touch/measureField';
 
 interface Props {
   readonly person: StationPerson;
@@ -42,14 +45,21 @@ export function SetUpScreen({
   start,
   back,
 }: Props) {
-  const [seat, setSeat] = useState(String(known.intake.seatHeightCm ?? Math.round(protocol.seatCm ?? 43)));
+  const [seat, setSeat] = useState<number | string | null>(
+    known.intake.seatHeightCm ?? Math.round(protocol.seatCm ?? 43),
+  );
+  const units = useUnits();
   const [aid, setAid] = useState<WalkingAid>('none');
   const [shoe, setShoe] = useState<(typeof shoes)[number]>('flat');
-  const seatCm = Number(seat.replace(',', '.'));
-  const seatFault = seatCm >= 30 && seatCm <= 60 ? null : 'Write the seat height in cm, 30 to 60.';
-  const ready = held === null && seatFault === null;
+  const seatFault =
+    typeof seat === 'number' && seat >= 30 && seat <= 60
+      ? null
+      : sentenceIn('Write the height of the seat: 30 to 60 cm.', units);
+  const ready = held === null && typeof seat === 'number' && seatFault === null;
   const settled = useSettled();
-  const go = () => start({ person, conditions: { seatHeightCm: seatCm, aid, shoes: shoe } });
+  const go = () => {
+    if (typeof seat === 'number') start({ person, conditions: { seatHeightCm: seat, aid, shoes: shoe } });
+  };
   useKeys('page', (event) => {
     if (event.repeat || !['Space', 'Enter'].includes(event.code) || !ready || !settled()) return false;
     go();
@@ -67,14 +77,14 @@ export function SetUpScreen({
       {held ? (
         <div className="mt-6 border-l-8 border-stop bg-board p-5">
           <p className="flex items-center gap-3 text-xl font-bold">
-            <StateMark mark="stop" silent /> {held.what}
+            <StateMark state="held" silent /> {held.what}
           </p>
           <p className="mt-2 text-lg">{held.nextStep}</p>
           <p className="mt-2">If somebody is unwell now, seat them, stay with them and call {emergencyNumber}.</p>
           <div className="mt-4 flex flex-wrap gap-4">
             {known.readiness.asked !== 'current' && known.readiness.outcome === 'ask-first' ? (
               <ButtonLink href={`/people/${person.id}/readiness`} hard>
-                Put the questions
+                Ask the questions
               </ButtonLink>
             ) : (
               <ButtonLink look="line" href={`/people/${person.id}/readiness`} hard>
@@ -88,7 +98,7 @@ export function SetUpScreen({
             )}
             {checkAgain && (
               <Button look="line" onClick={checkAgain}>
-                Put the check of today again
+                Do the check of today again
               </Button>
             )}
           </div>
@@ -99,7 +109,7 @@ export function SetUpScreen({
             <h2 className="border-b-2 border-ink pb-1 text-lg font-bold">Put up</h2>
             <ul className="mt-2 list-disc space-y-1.5 pl-5">
               {protocol.setUp.map((line) => (
-                <li key={line}>{line}</li>
+                <li key={line}>{sentenceIn(line, units)}</li>
               ))}
             </ul>
             <h2 className="mt-5 border-b-2 border-ink pb-1 text-lg font-bold">Say</h2>
@@ -111,20 +121,14 @@ export function SetUpScreen({
           <section>
             <h2 className="border-b-2 border-ink pb-1 text-lg font-bold">How it is done today</h2>
             <div className="mt-3 flex flex-wrap gap-5">
-              <label className="font-semibold">
-                Seat, cm
-                <TextBox
-                  num
-                  className="mt-1 block w-24"
-                  inputMode="decimal"
-                  value={seat}
-                  aria-invalid={seatFault !== null}
-                  aria-describedby="seat-fault"
-                  onChange={(event) => {
-                    setSeat(event.target.value);
-                  }}
-                />
-              </label>
+              <MeasureField
+                label="Seat"
+                name="seat"
+                measure="length"
+                value={typeof seat === 'number' ? seat : null}
+                set={setSeat}
+                fault={seatFault ?? undefined}
+              />
               <label className="font-semibold">
                 Aid in the test
                 <Choice
@@ -156,9 +160,6 @@ export function SetUpScreen({
                 </Choice>
               </label>
             </div>
-            <p id="seat-fault" className="mt-2 min-h-6 font-semibold text-stop">
-              {seatFault}
-            </p>
             <h2 className="border-b-2 border-ink pb-1 text-lg font-bold">Mind</h2>
             <ul className="mt-2 space-y-2">
               {(protocol.hazards ?? []).map((hazard) => (
@@ -168,8 +169,8 @@ export function SetUpScreen({
               ))}
               {[...protocol.cautions, ...person.cautions, ...known.readiness.limits, ...careWords(known)].map(
                 (line) => (
-                  <li key={line} className="flex gap-3">
-                    <StateMark mark="watch" silent /> {line}
+                  <li key={line} className="ml-5 list-item list-disc">
+                    {sentenceIn(line, units)}
                   </li>
                 ),
               )}

@@ -1,11 +1,14 @@
 import Link from 'next/link';
-import type { ReactNode } from 'react';
+import type { ComponentProps, ReactNode } from 'react';
+import { FirstStep } from './firstStep';
+import { shortLengthWords, unitsOf } from '../../core/math/units';
 import type { Place } from '../../core/shapes/person';
 import { StateMark } from '../drawing/stateMark';
 import { RetestWeeks } from '../retest/weeks';
 import type { RegisterLine } from '../../core/view/registerLine';
 import { ButtonLink } from '../touch/button';
-import { dayWords, longDay, newestWords, stateWords } from '../words';
+import { states, stateOfLine } from '../states';
+import { dayWords, longDay, newestWords } from '../words';
 import { SeatGroup } from './seatGroup';
 
 interface Props {
@@ -18,10 +21,12 @@ interface Props {
   readonly groups: readonly { readonly id: string; readonly name: string; readonly people: number }[];
   /** Puts a whole group into today's sitting. */
   readonly seat: (groupId: string) => Promise<void>;
+  /** Tells of a hall of which nobody has told yet; `null` where it is known. */
+  readonly tellOfHall: ComponentProps<typeof FirstStep>['save'] | null;
 }
 
 /** Who must not be tested, who is due, what was left open: the morning read at arm's length. */
-export function TodayScreen({ today, place, lines, sitting, groups, seat }: Props) {
+export function TodayScreen({ today, place, lines, sitting, groups, seat, tellOfHall }: Props) {
   const asked = lines.filter((p) => p.state === 'not-today' || p.state === 'ask-first');
   const toAsk = lines.filter((p) => p.state === 'to-ask');
   const free = lines.filter((p) => p.state !== 'not-today' && p.state !== 'ask-first' && p.state !== 'to-ask');
@@ -34,6 +39,7 @@ export function TodayScreen({ today, place, lines, sitting, groups, seat }: Prop
     .filter((p) => p.lapsesOn !== null)
     .sort((a, b) => (a.lapsesOn ?? '').localeCompare(b.lapsesOn ?? ''));
   const toComplete = lines.filter((p) => p.toComplete > 0);
+  if (tellOfHall && lines.length === 0) return <FirstStep place={place} save={tellOfHall} />;
   return (
     <>
       <div className="flex flex-wrap items-start justify-between gap-4 pt-5">
@@ -66,8 +72,8 @@ export function TodayScreen({ today, place, lines, sitting, groups, seat }: Prop
         <div className="mt-8 max-w-2xl border-l-8 border-squat bg-board p-5 text-lg">
           <p className="font-bold">A first day in this hall.</p>
           <p className="mt-2">
-            Add one person, say “Odile Brandvoll, 77, seat 43 cm”. The chair stand test takes thirty seconds; the score,
-            the level and the date of the retest follow from it.
+            Add one person, say “Odile Brandvoll, 77, seat {shortLengthWords(43, unitsOf[place.units].length)}”. The
+            chair stand test takes thirty seconds; the score, the level and the date of the retest follow from it.
           </p>
         </div>
       ) : (
@@ -78,7 +84,7 @@ export function TodayScreen({ today, place, lines, sitting, groups, seat }: Prop
             <ul>
               {due.slice(0, 5).map((p) => (
                 <li key={p.id} className="flex min-h-12 flex-wrap items-center gap-x-3 border-b border-rule">
-                  <StateMark mark={p.dueOn ? 'watch' : 'unknown'} silent />
+                  <StateMark state={p.dueOn ? 'due' : 'not-tested'} silent />
                   <Link href={`/people/${p.id}`} className="flex min-h-11 min-w-44 items-center font-bold">
                     {p.name}
                   </Link>
@@ -99,7 +105,7 @@ export function TodayScreen({ today, place, lines, sitting, groups, seat }: Prop
             <div className="mt-3">
               <Heading id="weeks">Retests by week</Heading>
               <div className="pt-2">
-                <RetestWeeks dueOn={free.flatMap((p) => p.dueOn ?? [])} today={today} />
+                <RetestWeeks dueOn={lines.flatMap((p) => p.dueOn ?? [])} today={today} />
               </div>
             </div>
           </section>
@@ -108,26 +114,26 @@ export function TodayScreen({ today, place, lines, sitting, groups, seat }: Prop
             <ul>
               {asked.slice(0, 6).map((p) => (
                 <li key={p.id} className="flex min-h-12 flex-wrap items-center gap-x-3 border-b border-rule">
-                  <StateMark mark={p.state === 'not-today' ? 'stop' : 'watch'} silent />
+                  <StateMark state={stateOfLine(p.state)} silent />
                   <Link href={`/people/${p.id}`} className="flex min-h-11 min-w-40 items-center font-bold">
                     {p.name}
                   </Link>
-                  <span>{stateWords[p.state]}</span>
+                  <span>{states[stateOfLine(p.state)].word}</span>
                 </li>
               ))}
               {asked.length > 6 && <More href="/people" words={`and ${asked.length - 6} more held back`} />}
               {toAsk.slice(0, 3).map((p) => (
                 <li key={p.id} className="flex min-h-12 flex-wrap items-center gap-x-3 border-b border-rule">
-                  <StateMark mark="unknown" silent />
+                  <StateMark state="not-asked" silent />
                   <Link href={`/people/${p.id}/readiness`} className="flex min-h-11 min-w-40 items-center font-bold">
                     {p.name}
                   </Link>
-                  <span>questions to put</span>
+                  <span>{states['not-asked'].word}</span>
                 </li>
               ))}
-              {toAsk.length > 3 && <More href="/people" words={`and ${toAsk.length - 3} more with questions to put`} />}
+              {toAsk.length > 3 && <More href="/people" words={`and ${toAsk.length - 3} more not asked yet`} />}
               <li className="flex min-h-12 flex-wrap items-center gap-x-3 border-b border-rule">
-                <StateMark mark="ready" silent />
+                <StateMark state="ready" silent />
                 <span>
                   {free.length} {asked.length + toAsk.length > 0 ? 'others ' : ''}may be tested
                 </span>
@@ -155,9 +161,7 @@ export function TodayScreen({ today, place, lines, sitting, groups, seat }: Prop
                     key={p.id}
                     name={p.name}
                     words={
-                      p.waitingCodes.length === 1
-                        ? `level ${p.waitingCodes[0] ?? ''} to confirm`
-                        : `${p.waitingCodes.length} levels to confirm`
+                      p.waitingCodes.length === 1 ? `1 level to confirm` : `${p.waitingCodes.length} levels to confirm`
                     }
                     href={`/people/${p.id}/levels`}
                   />

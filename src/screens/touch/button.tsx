@@ -9,11 +9,17 @@ const looks: Readonly<Record<Look, string>> = {
   plain: 'text-squat underline underline-offset-4 px-2!',
 };
 const shape =
-  'inline-flex min-h-12 cursor-pointer items-center justify-center gap-3 rounded-md px-5 font-bold whitespace-nowrap disabled:cursor-not-allowed disabled:opacity-60';
+  'inline-flex min-h-12 max-w-full cursor-pointer items-center justify-center gap-3 rounded-md px-5 font-bold sm:whitespace-nowrap disabled:cursor-not-allowed disabled:opacity-60';
 
-/** A key as it stands on the keyboard, beside what it does. */
-export function Key({ children }: { children: ReactNode }) {
-  return <kbd className="num rounded border-[1.5px] border-current px-1.5 text-sm font-semibold">{children}</kbd>;
+/** A key as it stands on the keyboard, beside what it does; drawn only where there are keys. */
+export function Key({ children, always = false }: { children: ReactNode; always?: boolean }) {
+  return (
+    <kbd
+      className={`num rounded border-[1.5px] border-current px-1.5 text-sm font-semibold ${always ? '' : 'hidden keys:inline-block'}`}
+    >
+      {children}
+    </kbd>
+  );
 }
 
 interface Common {

@@ -1,4 +1,7 @@
+'use client';
 import type { ComponentProps, ReactNode } from 'react';
+import { sentenceIn } from '../../core/math/units';
+import { useUnits } from '../frame/units';
 
 /** Everything that is typed into or chosen from looks as it does here, and nowhere else. */
 const look = 'rounded-md border-2 border-ink bg-board aria-invalid:border-stop placeholder:text-ink-soft';
@@ -47,6 +50,7 @@ export function Field({
   className?: string;
   children: ReactNode;
 }) {
+  const units = useUnits();
   return (
     <div className={className}>
       <label htmlFor={name} className="font-semibold">
@@ -54,7 +58,7 @@ export function Field({
       </label>
       {children}
       <p id={`${name}-fault`} className="max-w-72 text-sm font-semibold text-stop empty:hidden">
-        {fault}
+        {fault === undefined ? '' : sentenceIn(fault, units)}
       </p>
     </div>
   );

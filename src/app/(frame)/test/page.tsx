@@ -20,15 +20,17 @@ export default async function TestPage({ searchParams }: { searchParams: Promise
   const { person = null } = await searchParams;
   return (
     <RulesProvider rules={await readRules(await theDesk())}>
-      <TestStation
-        {...await listStation(desk, protocol, person)}
-        protocol={protocol}
-        today={today()}
-        pretended={pretendedToday() ?? null}
-        emergencyNumber={emergencyNumber}
-        saveNumber={saveNumber}
-        firstPersonId={person}
-      />
+      <div data-seven>
+        <TestStation
+          {...await listStation(desk, protocol, person)}
+          protocol={protocol}
+          today={today()}
+          pretended={pretendedToday() ?? null}
+          emergencyNumber={emergencyNumber}
+          saveNumber={saveNumber}
+          firstPersonId={person}
+        />
+      </div>
     </RulesProvider>
   );
 }

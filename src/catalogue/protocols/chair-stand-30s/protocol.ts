@@ -25,7 +25,7 @@ export const chairStand30s = {
   ],
   say: 'On go, stand up fully, sit down fully, and keep going for thirty seconds. Keep your arms crossed.',
   cautions: [
-    'Stand within arm’s reach, on the weaker side.',
+    'Stand within arm’s reach, on the side to bring along.',
     'Stop at chest pain, dizziness, unusual breathlessness, sharp pain, or when asked to.',
   ],
   practice: 'One to three slow stands. Watch that the back of the legs leaves and meets the seat.',

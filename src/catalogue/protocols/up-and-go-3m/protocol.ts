@@ -14,7 +14,7 @@ export const upAndGo3m = {
   range: { min: 1, max: 180, whole: false },
   setUp: ['A line 3 m from the chair.'],
   say: 'On go, stand up, walk to the line at your usual pace, turn, come back, sit down.',
-  cautions: ['Walk beside the weaker side.'],
+  cautions: ['Walk beside them, on the side to bring along.'],
   practice: 'Once.',
   place: [
     { what: 'chair', fromCm: 40, toCm: 48 },

@@ -14,7 +14,7 @@ export const upAndGo8ft = {
   range: { min: 1, max: 180, whole: false },
   setUp: ['Cone 2.44 m from the front edge of the chair.'],
   say: 'On go, stand up, walk round the cone as fast as is safe, sit down.',
-  cautions: ['Walk beside the weaker side.'],
+  cautions: ['Walk beside them, on the side to bring along.'],
   practice: 'Once, walking.',
   place: [
     { what: 'chair', fromCm: 40, toCm: 48 },

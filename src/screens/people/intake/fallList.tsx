@@ -4,7 +4,8 @@ import type { PersonForm } from '../../../schemas/person';
 import { Button } from '../../touch/button';
 import { dayWords } from '../../words';
 import { Tick } from './fields';
-import { TextBox } from '../../touch/field';
+import { Choice, TextBox } from '../../touch/field';
+import { addDays } from '../../../core/math/days';
 
 type Fall = PersonForm['falls'][number];
 
@@ -17,6 +18,16 @@ interface Props {
   readonly faultAt: (i: number) => string | undefined;
   readonly today: string;
 }
+
+/** About when, for who does not know the day; days back from today. */
+const agos = [
+  [1, 'yesterday'],
+  [7, 'a week ago'],
+  [30, 'a month ago'],
+  [91, 'three months ago'],
+  [182, 'half a year ago'],
+  [335, 'nearly a year ago'],
+] as const;
 
 const said = (f: { hurt: boolean; lookedAt: boolean; headStruck: boolean; unexplained: boolean }): string =>
   [
@@ -51,7 +62,7 @@ export function FallList({ noted, withdrawn, takeBack, falls, change, faultAt, t
             <li key={i} className="border-b border-rule py-2">
               <div className="flex flex-wrap items-center gap-x-5">
                 <label className="flex items-center gap-2 font-semibold">
-                  Day, or about when
+                  Day
                   <TextBox
                     size="line"
                     num
@@ -61,6 +72,24 @@ export function FallList({ noted, withdrawn, takeBack, falls, change, faultAt, t
                     value={fall.fellOn}
                     onChange={(event) => put({ fellOn: event.target.value })}
                   />
+                </label>
+                <label className="flex items-center gap-2">
+                  or about when
+                  <Choice
+                    size="line"
+                    value={agos.find(([days]) => addDays(today, -days) === fall.fellOn)?.[0] ?? ''}
+                    onChange={(event) => {
+                      const { value } = event.target;
+                      put({ fellOn: value === '' ? '' : addDays(today, -Number(value)) });
+                    }}
+                  >
+                    <option value="">choose</option>
+                    {agos.map(([days, words]) => (
+                      <option key={days} value={days}>
+                        {words}
+                      </option>
+                    ))}
+                  </Choice>
                 </label>
                 <Tick checked={fall.hurt} set={(hurt) => put({ hurt })}>
                   hurt
@@ -87,7 +116,7 @@ export function FallList({ noted, withdrawn, takeBack, falls, change, faultAt, t
         look="line"
         className="mt-2"
         onClick={() =>
-          change([...falls, { fellOn: today, hurt: false, lookedAt: false, headStruck: false, unexplained: false }])
+          change([...falls, { fellOn: '', hurt: false, lookedAt: false, headStruck: false, unexplained: false }])
         }
       >
         Add a fall

@@ -1,17 +1,17 @@
 import { stepHeightCm } from '../../../core/intake/cupboard';
 import { limitersInForce } from '../../../core/intake/inForce';
 import { painLimiters } from '../../../core/intake/pains';
-import { shortLengthWords } from '../../../core/math/units';
+import { sentenceIn, shortLengthWords, unitsOf } from '../../../core/math/units';
 import type { Limiter } from '../../../core/shapes/facts';
-import type { UnitSystem } from '../../../core/shapes/person';
 import { protocols } from '../../../catalogue/protocols';
 import { cautions } from '../../../catalogue/cautions/cautions';
 import type { PersonForm } from '../../../schemas/person';
+import { useUnits } from '../../frame/units';
 import { useRules } from '../../frame/rules';
-import { StateMark } from '../../drawing/stateMark';
 
 /** What the answers so far close and change, said at once. */
-export function Follows({ form, units }: { form: PersonForm; units: UnitSystem }) {
+export function Follows({ form }: { form: PersonForm }) {
+  const units = useUnits();
   const pains = form.pains.map((p) => ({ ...p, reckoned: p.level, askedOn: '', stale: false, answers: [] }));
   const limiters = [...painLimiters(pains.filter((p) => p.level > 0)), ...form.limiters] as Limiter[];
   const rows = limitersInForce(useRules().levels.limiters, limiters).map(({ row }) => row);
@@ -27,17 +27,11 @@ export function Follows({ form, units }: { form: PersonForm; units: UnitSystem }
         What follows from it
       </h2>
       {says.length === 0 && <p className="mt-2">Nothing is closed.</p>}
-      <ul className="mt-2 space-y-2">
+      <ul className="mt-2 list-disc space-y-2 pl-5">
         {says.map((line) => (
-          <li key={line} className="flex gap-3">
-            <StateMark mark="watch" silent /> {line}
-          </li>
+          <li key={line}>{sentenceIn(line, units)}</li>
         ))}
-        {quiet.length > 0 && (
-          <li className="flex gap-3">
-            <StateMark mark="unknown" silent /> Neck, elbow and hand close nothing by rule: ask before each test.
-          </li>
-        )}
+        {quiet.length > 0 && <li>Neck, elbow and hand close nothing by rule: ask before each test.</li>}
       </ul>
       {closed.length > 0 && (
         <p className="mt-3">
@@ -47,8 +41,8 @@ export function Follows({ form, units }: { form: PersonForm; units: UnitSystem }
       {step !== null && (
         <p className="mt-3">
           <b>Two-minute step:</b> mark the wall at{' '}
-          <span className="num">{shortLengthWords(step, units === 'us' ? 'in' : 'cm')}</span>, half-way between kneecap
-          and hip bone.
+          <span className="num">{shortLengthWords(step, unitsOf[units].length)}</span>, half-way between kneecap and hip
+          bone.
         </p>
       )}
       <p className="mt-4 text-sm">{cautions.defer}</p>

@@ -5,19 +5,20 @@ import { useState } from 'react';
 import { useForm, useWatch, type FieldPath } from 'react-hook-form';
 import { walkingAids } from '../../../core/shapes/facts';
 import type { EntryOf, IntakeSection } from '../../../core/shapes/intake';
-import type { UnitSystem } from '../../../core/shapes/person';
 import type { FieldError } from '../../../schemas/parse';
 import { putAt, type Clash } from '../../../core/math/mergeChanges';
 import { personForm, personItem, type PersonForm } from '../../../schemas/person';
 import { newClientKey } from '../../test/bench/store';
 import { Button, ButtonLink } from '../../touch/button';
+import { FootBar } from '../../touch/footBar';
 import { Clashes } from '../../touch/clashes';
 import { typedNumber } from '../../touch/typed';
 import { useOneAtATime } from '../../touch/useOneAtATime';
 import { aidWords, dayWords, sectionWords } from '../../words';
 import { clashTitle, clashWords } from './clashWords';
 import { FallList } from './fallList';
-import { MeasureField, Part, Tick } from './fields';
+import { Part, Tick } from './fields';
+import { MeasureField } from '../../touch/measureField';
 import { Follows } from './follows';
 import { LimiterList } from './limiterList';
 import { PainList, type PainAsked } from './painList';
@@ -46,7 +47,6 @@ export interface SaveMore {
 
 interface Props {
   readonly today: string;
-  readonly units: UnitSystem;
   readonly start: PersonForm;
   readonly asked: readonly PainAsked[];
   readonly notedFalls: readonly EntryOf<'fall'>[];
@@ -69,7 +69,7 @@ const nerves = ['dizziness', 'numb-feet', 'neurological'] as const;
 const floor = ['cannot-lie', 'cannot-kneel', 'head-low'] as const;
 
 /** One calm page, in the order people talk; what follows from the answers stands beside it. */
-export function IntakeForm({ today, units, start, asked, notedFalls, save, isNew, backTo, unreadable = false }: Props) {
+export function IntakeForm({ today, start, asked, notedFalls, save, isNew, backTo, unreadable = false }: Props) {
   const router = useRouter();
   const [fault, setFault] = useState<string | null>(null);
   const [doubles, setDoubles] = useState<readonly DoubleFound[]>([]);
@@ -130,7 +130,6 @@ export function IntakeForm({ today, units, start, asked, notedFalls, save, isNew
   };
   const measure = (name: 'heightCm' | 'massKg' | 'shankCm' | 'kneecapCm' | 'hipBoneCm' | 'seatHeightCm') => ({
     name,
-    units,
     value: shown.values[name],
     set: (value: number | string | null) => setValue(name, value as never),
     fault: faultOf(name),
@@ -153,7 +152,7 @@ export function IntakeForm({ today, units, start, asked, notedFalls, save, isNew
         submit(false);
       }}
       noValidate
-      className="pt-5 pb-28"
+      className="pt-5"
     >
       <h1 className="text-2xl font-extrabold">{isNew ? 'Add a person' : `Intake: ${start.name}`}</h1>
       {unreadable && (
@@ -315,40 +314,38 @@ export function IntakeForm({ today, units, start, asked, notedFalls, save, isNew
           </Part>
         </div>
         <div className="lg:sticky lg:top-5">
-          <Follows form={now} units={units} />
+          <Follows form={now} />
         </div>
       </div>
-      <div className="fixed inset-x-0 bottom-0 z-10 border-t-4 border-ink bg-board">
-        <div className="mx-auto flex max-w-[1400px] flex-wrap items-center gap-4 px-7 py-3">
-          <Button type="submit" disabled={isSubmitting} className="min-w-56 text-lg">
-            {isNew ? 'Save, then the questions' : 'Save the intake'}
-          </Button>
-          <ButtonLink look="plain" href={backTo}>
-            Leave without saving
-          </ButtonLink>
-          <div role="alert" className="font-semibold">
-            {doubles.length > 0 ? (
-              <p className="flex flex-wrap items-center gap-x-4">
-                <span>Perhaps in the register already, nothing was saved yet:</span>
-                {doubles.map((d) => (
-                  <a key={d.id} href={`/people/${d.id}`} className="text-squat underline">
-                    {d.name}, born {dayWords(d.birthDate)}
-                    {d.archived && ', put aside'}
-                  </a>
-                ))}
-                <Button look="line" onClick={() => submit(true)}>
-                  Somebody else: add them
-                </Button>
-              </p>
-            ) : (
-              <p className="text-stop">
-                {fault ??
-                  (Object.keys(errors).length > 0 ? 'Nothing was saved yet: the marked fields need another look.' : '')}
-              </p>
-            )}
-          </div>
+      <FootBar>
+        <Button type="submit" disabled={isSubmitting} className="sm:min-w-56 text-lg max-sm:px-3">
+          {isNew ? 'Save, then the questions' : 'Save the intake'}
+        </Button>
+        <ButtonLink look="plain" href={backTo}>
+          Leave without saving
+        </ButtonLink>
+        <div role="alert" className="font-semibold">
+          {doubles.length > 0 ? (
+            <p className="flex flex-wrap items-center gap-x-4">
+              <span>Perhaps in the register already, nothing was saved yet:</span>
+              {doubles.map((d) => (
+                <a key={d.id} href={`/people/${d.id}`} className="text-squat underline">
+                  {d.name}, born {dayWords(d.birthDate)}
+                  {d.archived && ', put aside'}
+                </a>
+              ))}
+              <Button look="line" onClick={() => submit(true)}>
+                Somebody else: add them
+              </Button>
+            </p>
+          ) : (
+            <p className="text-stop">
+              {fault ??
+                (Object.keys(errors).length > 0 ? 'Nothing was saved yet: the marked fields need another look.' : '')}
+            </p>
+          )}
         </div>
-      </div>
+      </FootBar>
     </form>
   );
 }

@@ -19,12 +19,11 @@ export async function generateMetadata(context: PersonParams) {
 
 /** Reads no more than the intake itself, so that it opens where everything else of a record cannot be read. */
 export default async function IntakePage(context: PersonParams & { searchParams: Promise<{ look?: string }> }) {
-  const { person, intake, pains, falls, units } = await theIntake(context);
+  const { person, intake, pains, falls } = await theIntake(context);
   return (
     <RulesProvider rules={await readRules(await theDesk())}>
       <IntakeForm
         today={today()}
-        units={units}
         start={toPersonForm(person, intake, pains)}
         asked={pains.map(({ joint, side, askedOn, stale }) => ({ joint, side, on: askedOn, stale }))}
         notedFalls={falls}

@@ -13,7 +13,7 @@ export default async function TestsPage(context: PersonParams) {
   return (
     <>
       <PersonHead {...view} here="test" />
-      <TestsScreen personId={view.person.id} tests={await testsToday(await theDesk(), view)} />
+      <TestsScreen personId={view.person.id} units={view.units} tests={await testsToday(await theDesk(), view)} />
     </>
   );
 }

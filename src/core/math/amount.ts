@@ -1,0 +1,16 @@
+const singulars: Readonly<Record<string, string>> = {
+  stands: 'stand',
+  steps: 'step',
+  curls: 'curl',
+  lifts: 'lift',
+  rounds: 'round',
+  raises: 'raise',
+  positions: 'position',
+  people: 'person',
+};
+
+/** The unit as it stands after a figure: `1 stand`, `2 stands`, `1 s`. */
+export const unitAfter = (figure: number, unit: string): string => (figure === 1 ? (singulars[unit] ?? unit) : unit);
+
+/** A figure with its unit: `1 stand`, `2 stands`, `7.4 s`. */
+export const amount = (figure: number, unit: string): string => `${figure} ${unitAfter(figure, unit)}`;
