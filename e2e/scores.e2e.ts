@@ -165,13 +165,13 @@ test('10,000 rows of CSV come back scored, and the description of the interface 
 test('a hall in inches writes and reads inches; what is kept and told to other programs is cm', async () => {
   const id = await add('Inga Inch', '1949-01-10');
   const { page, faults } = await watchedPage(hall.browser, hall.server.url);
-  await page.goto(`${hall.server.url}/library/cupboard`, { waitUntil: 'networkidle0' });
+  await page.goto(`${hall.server.url}/hall`, { waitUntil: 'networkidle0' });
   await page.select('form select', 'us');
   await save(page);
-  await page.waitForFunction(() => location.pathname === '/library');
+  await says(page, 'main', 'Saved.');
   await page.goto(`${hall.server.url}/people/${id}/paper`, { waitUntil: 'networkidle0' });
-  const seat = await page.waitForSelector(boxOf('Seat, cm'));
-  await seat?.type('43');
+  const seat = await page.waitForSelector(boxOf('Seat, in'));
+  await seat?.type('17');
   const first = 'input[aria-label="Sit and reach: try 1, in"]';
   await page.type(first, '40');
   await page.select('select[aria-label="Sit and reach: side chosen"]', 'R');
