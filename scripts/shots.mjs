@@ -9,6 +9,7 @@ const target = process.env.SHOTS_DIR ?? join(root, 'docs/screenshots');
 const only = process.argv.slice(2);
 // Steps on the way, or much like another view; taken only when named.
 const aside = new Set([
+  'half-way',
   'practice',
   'stopping',
   'keys',
@@ -106,6 +107,7 @@ await withDemo(async ({ browser, url, idOf }) => {
     'hall-retests': () => visit('/retest'),
     library: () => visit('/library'),
     cupboard: () => visit('/library/cupboard'),
+    hall: () => visit('/hall'),
     paper: () => visit(`/people/${odile}/paper`),
     sheet: async () => {
       await visit('/people/groups');
@@ -234,6 +236,8 @@ await withDemo(async ({ browser, url, idOf }) => {
     page = await context.newPage();
     await page.setViewport({ width: 1280, height: 800 });
     await go();
+    // A desk has a keyboard: its keys are drawn from the first one pressed on.
+    await page.keyboard.press('Shift');
     await page.screenshot({ path: join(target, `${name}.png`) });
     await context.close();
   }

@@ -64,8 +64,23 @@ const fullView: Work<PersonView> = (records, hall, today) => {
 
 /** How the tests of some people were scored; nothing of their levels is worked out. */
 export async function scoresOfPeople(desk: Desk, people: readonly KeptPerson[]): Promise<PersonScores[]> {
-  const all = await describeAll(desk, people, await judgedBy(desk), scoresOf);
-  return all.flatMap((read) => (read.kind === 'read' ? [read.view] : []));
+  const hall = await judgedBy(desk);
+  const ids = people.map((p) => p.id);
+  const attempts = groupBy(await listAttempts(desk.db, ids), (a) => a.personId);
+  return people.flatMap((person) => {
+    const read = apart(person, () => scoresOf({ person, attempts: attempts.get(person.id) ?? [] }, hall));
+    return read.kind === 'read' ? [read.view] : [];
+  });
+}
+
+/** A bulkhead: whatever is wrong with one record, the others are read. */
+function apart<V>(person: KeptPerson, work: () => V): ReadOne<V> {
+  try {
+    return { kind: 'read', view: work() };
+  } catch (fault) {
+    console.error(`The record of ${person.id} cannot be read:`, fault);
+    return { kind: 'unreadable', person, fault };
+  }
 }
 
 /** What to mind with some people, in sentences, by id. */
@@ -112,14 +127,12 @@ async function describeAll<V>(
 ): Promise<ReadOne<V>[]> {
   const today = desk.today();
   return (await recordsFor(desk, people, hall, today)).flatMap((one): ReadOne<V>[] => {
-    // A bulkhead: whatever is wrong with one record, the others are read.
-    try {
+    const read = apart(one.person, () => {
       const records = one.records();
-      return records ? [{ kind: 'read', view: work(records, hall, today) }] : [];
-    } catch (fault) {
-      console.error(`The record of ${one.person.id} cannot be read:`, fault);
-      return [{ kind: 'unreadable', person: one.person, fault }];
-    }
+      return records && { view: work(records, hall, today) };
+    });
+    if (read.kind === 'unreadable') return [read];
+    return read.view ? [{ kind: 'read', view: read.view.view }] : [];
   });
 }
 

@@ -14,7 +14,7 @@ import type { Person, Place, UnitSystem } from '../shapes/person';
 import type { Protocol } from '../shapes/protocol';
 import type { RuleBook } from '../shapes/rules';
 import { pathOf, type Path } from './path';
-import { isWatched, testViewOf, type DatedResult, type TestView } from './testView';
+import { isWatched, newestOf, testViewOf, type DatedResult, type NewestTest, type TestView } from './testView';
 
 /** All that the lists of the register need of somebody. */
 export interface PersonOutline {
@@ -85,10 +85,19 @@ export interface Described {
 }
 
 /** Of somebody only how their tests were scored, for pages of the whole hall. */
-export type PersonScores = Pick<PersonOutline, 'person' | 'units' | 'tests' | 'toWatch'>;
+export interface PersonScores {
+  readonly person: Person;
+  readonly units: UnitSystem;
+  readonly tests: readonly NewestTest[];
+  /** Tests whose newest result is past a watch line. */
+  readonly toWatch: number;
+}
 
-export function scoresOf({ person, attempts }: PersonRecords, { place, book }: Hall): PersonScores {
-  const tests = testsOf(person, book, attempts);
+export function scoresOf(
+  { person, attempts }: Pick<PersonRecords, 'person' | 'attempts'>,
+  { place, book }: Pick<Hall, 'place' | 'book'>,
+): PersonScores {
+  const tests = testsOf(person, book, attempts, newestOf);
   return { person, units: place.units, tests, toWatch: tests.filter(isWatched).length };
 }
 
@@ -97,7 +106,8 @@ export function describePerson(records: PersonRecords, hall: Hall, today: IsoDat
   const { person, known, attempts, movedAway, decided } = records;
   const { place, book, rules } = hall;
   const { intake, readiness } = known;
-  const { tests, toWatch } = scoresOf(records, hall);
+  const tests = testsOf(person, book, attempts, testViewOf);
+  const toWatch = tests.filter(isWatched).length;
   const counted = new Set(tests.flatMap((t) => t.series.flatMap((s) => s.results.map(({ key }) => key))));
   let worked: LevelsAnswer | undefined;
   const levels = () => (worked ??= assignLevels(rules.levels, factsFrom(records, hall, today)));
@@ -176,10 +186,15 @@ const newestDay = (tests: readonly TestView[]): IsoDate | null =>
     .at(-1) ?? null;
 
 /** Every test with anything taken down, in the order of the stations. */
-function testsOf(person: Person, { protocols }: NormBook, attempts: readonly AttemptView[]): TestView[] {
+function testsOf<V>(
+  person: Person,
+  { protocols }: NormBook,
+  attempts: readonly AttemptView[],
+  viewOf: (protocol: Protocol, sats: readonly DatedResult[], sex: Person['normTable']) => V | null,
+): V[] {
   return protocols.flatMap((protocol) => {
     const sats = attempts.flatMap((a) => (a.test === protocol.id ? (satOf(person, protocol, a) ?? []) : []));
-    return testViewOf(protocol, sats, person.normTable) ?? [];
+    return viewOf(protocol, sats, person.normTable) ?? [];
   });
 }
 

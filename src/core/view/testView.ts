@@ -44,18 +44,43 @@ export interface TestView {
   readonly sides: (SideDifference & { readonly flagged: boolean }) | null;
 }
 
+/** The newest result of each side of a test, scored: what a grid of many people shows. */
+export interface NewestTest {
+  readonly test: string;
+  /** The side gone by first. */
+  readonly series: readonly {
+    readonly results: readonly (Pick<DatedResult, 'result'> & { readonly score: Score })[];
+  }[];
+}
+
 /**
  * Everything that can be said of one test of one person.
  * @param sats oldest first; several of one day and side are allowed, the first counts
  * @returns null where nothing was ever taken down
  */
 export function testViewOf(protocol: Protocol, sats: readonly DatedResult[], sex: NormTable): TestView | null {
-  const sides = protocol.sides === 'both' ? (['L', 'R'] as const) : [null];
-  const series = sides.flatMap((side) => seriesOf(protocol, firstOfDays(sats, side), side, sex) ?? []);
+  const series = sidesTested(protocol).flatMap((side) => seriesOf(protocol, firstOfDays(sats, side), side, sex) ?? []);
   if (series.length === 0) return null;
-  const newest = (s: TestSeries) => s.results[0]?.score.scored ?? -Infinity;
-  series.sort((a, b) => (moreIsBetter(protocol) ? newest(b) - newest(a) : newest(a) - newest(b)));
-  return { test: protocol.id, series, sides: sidesOf(protocol, series) };
+  return { test: protocol.id, series: series.sort(betterFirst(protocol)), sides: sidesOf(protocol, series) };
+}
+
+/** The same of the newest results alone, which is a small part of the work; `null` where nothing was ever taken down. */
+export function newestOf(protocol: Protocol, sats: readonly DatedResult[], sex: NormTable): NewestTest | null {
+  const series = sidesTested(protocol).flatMap((side) => {
+    const newest = firstOfDays(sats, side).at(-1);
+    if (!newest) return [];
+    const score = scoreResult(protocol, newest.result, { ageYears: newest.ageYears, sex });
+    return [{ results: [{ result: newest.result, score }] }];
+  });
+  return series.length === 0 ? null : { test: protocol.id, series: series.sort(betterFirst(protocol)) };
+}
+
+const sidesTested = ({ sides }: Protocol): readonly (Side | null)[] => (sides === 'both' ? ['L', 'R'] : [null]);
+
+function betterFirst(protocol: Protocol) {
+  type Newest = NewestTest['series'][number];
+  const newest = (s: Newest) => s.results[0]?.score.scored ?? -Infinity;
+  return (a: Newest, b: Newest): number => (moreIsBetter(protocol) ? newest(b) - newest(a) : newest(a) - newest(b));
 }
 
 function firstOfDays(sats: readonly DatedResult[], side: Side | null): DatedResult[] {
@@ -123,7 +148,7 @@ function sidesOf(protocol: Protocol, series: readonly TestSeries[]): TestView['s
 }
 
 /** Whether a newest result is past a watch line, of either side: the tests that are counted and marked as to watch. */
-export const isWatched = ({ series }: TestView): boolean =>
+export const isWatched = ({ series }: NewestTest): boolean =>
   series.some((s) => s.results[0]?.score.cutoffs.some((c) => c.past));
 
 /** How much this test asks to be looked at: past lines first, then below the middle half, then the rest. */

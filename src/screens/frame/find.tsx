@@ -34,7 +34,6 @@ export function Find() {
   const { lines, state } = useFound(typed, 8);
   return (
     <Combobox
-      immediate
       onChange={(person: RegisterLine | null) => {
         setTyped('');
         setOpen(false);
@@ -52,7 +51,7 @@ export function Find() {
       </button>
       <div
         data-fixed
-        className={`md:relative md:w-44 ${open ? 'max-md:absolute max-md:inset-x-0 max-md:top-full max-md:z-20 max-md:border-b-4 max-md:border-ink max-md:bg-floor max-md:p-3' : 'max-md:hidden'}`}
+        className={`md:relative md:w-40 ${open ? 'max-md:absolute max-md:inset-x-0 max-md:top-full max-md:z-20 max-md:border-b-4 max-md:border-ink max-md:bg-floor max-md:p-3' : 'max-md:hidden'}`}
       >
         <ComboboxInput
           ref={field}
@@ -65,7 +64,7 @@ export function Find() {
             setTyped(event.target.value);
           }}
         />
-        <span className="pointer-events-none absolute top-2 right-2 text-ink-soft max-md:hidden" aria-hidden>
+        <span className="pointer-events-none absolute top-2 right-2 max-md:hidden" aria-hidden>
           <Key>/</Key>
         </span>
         {state !== 'nothing-typed' && (

@@ -26,14 +26,14 @@ export function Frame({ emergencyNumber, pretended, children }: Props) {
         Skip to the page
       </a>
       <header className="border-b-4 border-ink print:hidden" data-frame>
-        <div className="relative mx-auto flex min-h-[60px] max-w-[1400px] items-center gap-x-2 px-4 md:flex-wrap md:items-end md:gap-x-5 md:px-7 max-lg:md:pt-2">
+        <div className="relative mx-auto flex min-h-[60px] max-w-[1400px] items-center gap-x-2 px-4 md:flex-wrap md:items-end md:gap-x-3 md:px-7 max-lg:md:pt-2">
           <a href="/" className="flex min-h-11 items-center gap-2.5 text-lg font-extrabold md:pb-1">
             <Mark />
             <span className="max-md:sr-only">Ready Stool</span>
           </a>
           <PlacesMenu />
           <Places />
-          <div className="order-2 ml-auto flex items-center gap-x-2 md:gap-x-3 md:pb-2 lg:order-3">
+          <div className="order-2 ml-auto flex items-center gap-x-2 md:pb-2 lg:order-3">
             {pretended && <span className="text-sm whitespace-nowrap max-md:sr-only">as on {dayWords(pretended)}</span>}
             <HoldButton />
             <Hotkeys />

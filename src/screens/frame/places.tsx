@@ -44,10 +44,7 @@ function Way({ href, here, children, ...rest }: Props) {
 export function Places() {
   const active = placeOf(usePathname());
   return (
-    <nav
-      aria-label="Places"
-      className="order-3 flex flex-wrap items-end gap-x-0.5 max-lg:w-full max-md:hidden lg:order-2 xl:gap-x-1"
-    >
+    <nav aria-label="Places" className="order-3 flex flex-wrap items-end max-lg:w-full max-md:hidden lg:order-2">
       {places.map(([name, href]) => {
         const here = href === active;
         return (
@@ -55,7 +52,7 @@ export function Places() {
             key={href}
             href={href}
             here={here}
-            className={`relative flex min-h-11 items-center px-2 pb-1 xl:px-2.5 ${here ? 'font-extrabold text-ink' : 'font-semibold text-ink-soft'}`}
+            className={`relative flex min-h-11 items-center px-2 pb-1 ${here ? 'font-extrabold' : 'font-medium'}`}
           >
             {name}
             {here && (

@@ -2,7 +2,7 @@ import Link from 'next/link';
 import { protocols } from '../../catalogue/protocols';
 import { protocolIn } from '../../core/score/shownUnits';
 import { moreIsBetter, scoredValue } from '../../core/score/scoreResult';
-import { isWatched, type TestView } from '../../core/view/testView';
+import { isWatched, type NewestTest } from '../../core/view/testView';
 import type { PersonScores } from '../../core/view/personView';
 import type { Protocol } from '../../core/shapes/protocol';
 import { tinyMarks } from '../drawing/tinyMarks';
@@ -135,7 +135,7 @@ function Row({ view, shown }: { view: PersonScores; shown: readonly Protocol[] }
   );
 }
 
-function Cell({ protocol, test }: { protocol: Protocol; test: TestView | undefined }) {
+function Cell({ protocol, test }: { protocol: Protocol; test: NewestTest | undefined }) {
   const newest = test?.series[0]?.results[0];
   if (!test || !newest) return <td className="pr-3 text-sm text-ink-soft max-xl:screen:hidden!">–</td>;
   const { score } = newest;

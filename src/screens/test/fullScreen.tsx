@@ -12,6 +12,7 @@ export function FullScreen({ className = '', ...rest }: HTMLAttributes<HTMLDivEl
   }, []);
   return (
     <div
+      data-fixed
       {...rest}
       className={`fixed inset-0 z-10 flex flex-col overflow-y-auto bg-board ${className}`}
       data-full-screen
