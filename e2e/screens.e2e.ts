@@ -259,6 +259,23 @@ test('on a phone: the places unfold, Find opens inside the screen, no key caps, 
   await page.waitForFunction(() => getComputedStyle(document.querySelector('kbd') ?? document.body).display !== 'none');
 });
 
+test('on paper no word is under 16 pt for the person, nor under 12 pt for the clinician', async () => {
+  const { page } = watched;
+  const least = async (path: string) => {
+    await visit(page, path);
+    await page.emulateMediaType('print');
+    const pt = await page.$$eval('article, article *', (all) =>
+      all
+        .filter((e) => [...e.childNodes].some((n) => n.nodeType === Node.TEXT_NODE && n.textContent?.trim() !== ''))
+        .map((e) => parseFloat(getComputedStyle(e).fontSize) * 0.75),
+    );
+    await page.emulateMediaType('screen');
+    return Math.min(...pt);
+  };
+  expect(await least(odile('/report')())).toBeGreaterThanOrEqual(16);
+  expect(await least(odile('/report?for=clinician')())).toBeGreaterThanOrEqual(12);
+});
+
 test('the scores of the hall are printed wide, all others upright', async () => {
   const { page } = watched;
   const wide = async (path: string) => {

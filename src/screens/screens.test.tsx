@@ -19,6 +19,8 @@ import { ReportSheet } from './scores/reportSheet';
 import { ScoreScreen } from './scores/scorePage';
 import { ScoreStack } from './scores/scoreStack';
 import { changeWords } from './scores/rail';
+import { resultWords } from './scores/testWords';
+import { readHall } from '../use-cases/halls';
 import { HallLevels } from './levels/hall';
 import { doseWords } from './levels/levelPage';
 import { PersonScreen } from './people/personPage';
@@ -142,6 +144,72 @@ describe('words on every screen of everybody', () => {
     expect(words).toContain('not today: feeling ill');
     expect(renderToStaticMarkup(<PersonScreen view={named('Adelheid Pomm')} />)).not.toContain('data-hotkey="T"');
   });
+});
+
+describe('one state, one sign, one word', () => {
+  test('no two states are said in the same word, and whatever is held has the square', () => {
+    const words = Object.values(states).map((s) => s.word);
+    expect(new Set(words).size).toBe(words.length);
+    expect(['not-today', 'ask-first', 'held'].map((s) => states[s as keyof typeof states].sign)).toEqual(
+      Array.from({ length: 3 }, () => 'stop'),
+    );
+  });
+  test('what is to be minded carries no sign of a state', () => {
+    for (const view of people) {
+      const mind = /aria-labelledby="mind">(.*?)<\/ul>/s.exec(renderToStaticMarkup(<PersonScreen view={view} />))?.[1];
+      expect(mind ?? '').not.toContain('data-sign');
+    }
+  });
+  test('to watch counts the tests that are marked, on the path, the stack and the hall alike', () => {
+    for (const view of people) {
+      const stack = renderToStaticMarkup(<ScoreStack view={view} printed={[]} today={today} />);
+      expect(stack.match(/data-sign="watch"/g)?.length ?? 0).toBe(view.toWatch);
+      const note = view.path.steps.find((s) => s.step === 'scores')?.note ?? '';
+      if (view.tests.length > 0) expect(Number(/^(\d+) to watch/.exec(note)?.[1] ?? 0)).toBe(view.toWatch);
+    }
+  });
+  test('Today and Retest draw the same retests in the same weeks', async () => {
+    const lines = await allLines(deskOf(db, today));
+    const chart = (markup: string) => /aria-label="(Retests by week[^"]*)"/.exec(markup)?.[1];
+    const onToday = renderToStaticMarkup(
+      <TodayScreen
+        {...{ today, place, lines, sitting: 0, groups: [], tellOfHall: null }}
+        seat={() => Promise.resolve()}
+      />,
+    );
+    const { people: due, dueOn } = await readHall(deskOf(db, today), 'retests', 1);
+    const onRetest = renderToStaticMarkup(<HallRetests people={due} pages={pages} dueOn={dueOn} today={today} />);
+    expect(chart(onToday)).toBeDefined();
+    expect(chart(onToday)).toBe(chart(onRetest));
+  });
+});
+
+test('a test without norms is drawn with its number, its unit and last time, and no percentiles', () => {
+  const without = people.flatMap((view) =>
+    view.tests.filter((t) => t.test === 'four-stage' && (t.series[0]?.results.length ?? 0) > 1).map(() => view),
+  );
+  expect(without.length).toBeGreaterThan(0);
+  for (const view of without) {
+    const words = read(scoreOf(view, 'four-stage'));
+    expect(words).toMatch(/\d positions? , last time \d positions? on \d+ \w+ \d{4}/);
+    expect(words).not.toContain('25th');
+  }
+});
+
+test('what is one number on screen is the same number on paper', () => {
+  for (const view of people) {
+    const paper = read(<ReportSheet report={reportOf(view, place, { reader: 'clinician', percent: false }, today)} />);
+    const { power } = view.composites;
+    if (power) expect(paper).toContain(`${power.wattsPerKg.toFixed(2)} W/kg`);
+    const screen = read(<ScoreStack view={view} printed={[]} today={today} />);
+    if (power) expect(screen).toContain(`${power.wattsPerKg.toFixed(2)} W/kg`);
+    for (const { test: id, series } of view.tests) {
+      const [protocol, newest] = [protocolById(id), series[0]?.results[0]];
+      if (!protocol || newest?.result.value == null || newest.result.handsUsed) continue;
+      const said = resultWords(protocol, newest);
+      for (const words of [paper, screen]) expect(words).toContain(said);
+    }
+  }
 });
 
 test('one mark says how somebody stands', () => {

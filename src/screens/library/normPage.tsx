@@ -74,15 +74,7 @@ export function NormPage({ protocol, asked, score, normsVersion, today, editor }
                   <b className="num">{valueWords(protocol, asked.value)}</b>: <b>{standingWords(score)}</b>
                   {amongWords(score) && ` for ${amongWords(score)}`}.
                 </p>
-                <ScoreRail
-                  score={score}
-                  unit={unit}
-                  on={today}
-                  earlier={[]}
-                  least={protocol.range.min}
-                  small
-                  start={520}
-                />
+                <ScoreRail score={score} protocol={protocol} on={today} earlier={[]} small start={520} />
                 <ul>
                   {score.cutoffs.map((c) => (
                     <li key={c.id}>

@@ -196,9 +196,8 @@ function Latest({ protocol, results: [latest, ...earlier] }: Lead) {
       </p>
       <ScoreRail
         score={latest.score}
-        unit={scoredUnit(protocol)}
+        protocol={protocol}
         on={latest.on}
-        least={protocol.range.min}
         earlier={earlier.slice(0, 3).map((s) => resultMark(protocol, s))}
         start={760}
       />

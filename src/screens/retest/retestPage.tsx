@@ -73,9 +73,8 @@ export function RetestScreen({ view, today }: { view: PersonView; today: string 
           <div className="mt-2">
             <ScoreRail
               score={latest.score}
-              unit={scoredUnit(protocol)}
+              protocol={protocol}
               on={latest.on}
-              least={protocol.range.min}
               earlier={results.slice(1, 7).map((s) => resultMark(protocol, s))}
               start={700}
             />

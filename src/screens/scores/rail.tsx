@@ -1,10 +1,13 @@
-import type { Change } from '../../core/retest/change';
+import { amount } from '../../core/math/amount';
+import { topOf, type Change } from '../../core/retest/change';
 import { errorReach } from '../../core/score/error';
-import { scoredValue, type Score } from '../../core/score/scoreResult';
+import { moreIsBetter, scoredUnit, scoredValue, type Score } from '../../core/score/scoreResult';
 import type { Protocol } from '../../core/shapes/protocol';
 import type { ScoredResult } from '../../core/view/testView';
 import { NormRail, type Flag, type Peg } from '../drawing/normRail';
-import { monthYear, shortDay, signed, told } from '../words';
+import { OwnRail } from '../drawing/ownRail';
+import { StackRail } from '../drawing/stackRail';
+import { dayWords, monthYear, shortDay, signed, told } from '../words';
 
 /** A result as a mark on a rail. */
 export interface RailMark {
@@ -22,36 +25,66 @@ export const resultMark = (protocol: Protocol, { on, result }: ScoredResult): Ra
 
 interface Props {
   readonly score: Score;
-  readonly unit: string;
+  /** In the units shown. */
+  readonly protocol: Protocol;
   readonly on: string;
   /** Newest first. */
   readonly earlier: readonly RailMark[];
-  /** Least value there can be. */
-  readonly least?: number;
   readonly small?: boolean;
   /** Width until it is measured, in CSS pixels. */
   readonly start?: number;
 }
 
-/** A scored result on its rail; in words where there is nothing to draw on. */
-export function ScoreRail({ score, unit, on, earlier, least, small, start }: Props) {
-  if (score.rank.kind !== 'ranked' || score.scored === null)
-    return score.rank.kind === 'no-norm' ? <p className="py-4 text-lg">{score.notes[0]}</p> : null;
-  const flags = [
-    ...earlierFlags(earlier.filter((t) => !t.handsUsed)),
-    { value: score.scored, label: `${told(score.scored, unit)}${small ? '' : ` · ${shortDay(on)}`}`, latest: true },
-  ];
+/**
+ * A scored result on its rail: with percentiles where a spread of quarters was published; with the mean or the limit
+ * where that is all; else the steps of the test or the person's own results, with the number, its unit and last time.
+ */
+export function ScoreRail({ score, protocol, on, earlier, small, start = 700 }: Props) {
+  const { rank, scored } = score;
+  if (scored === null || score.handsUsed)
+    return rank.kind === 'no-norm' ? <p className="py-4 text-lg">{score.notes[0]}</p> : null;
+  const unit = scoredUnit(protocol);
+  const before = earlier.filter((t) => !t.handsUsed);
+  if (rank.kind === 'ranked')
+    return (
+      <NormRail
+        row={rank.row}
+        unit={unit}
+        flags={[
+          ...earlierFlags(before),
+          { value: scored, label: `${told(scored, unit)}${small ? '' : ` · ${shortDay(on)}`}`, latest: true },
+        ]}
+        pegs={pegsOf(score, unit)}
+        reach={score.error && errorReach(score.error)}
+        least={protocol.range.min}
+        small={small}
+        start={start}
+      />
+    );
+  const said = amount(told(scored, unit), unit);
+  const rail = {
+    higherIsBetter: moreIsBetter(protocol),
+    flags: [
+      { value: scored, kind: 'latest' as const },
+      ...before.map(({ value }) => ({ value, kind: 'earlier' as const })),
+    ],
+    width: start,
+    label: said,
+  };
+  const [last] = before;
   return (
-    <NormRail
-      row={score.rank.row}
-      unit={unit}
-      flags={flags}
-      pegs={pegsOf(score, unit)}
-      reach={score.error && errorReach(score.error)}
-      least={least}
-      small={small}
-      start={start}
-    />
+    <div className="py-2" data-testid="own-rail">
+      {rank.kind === 'no-norm' ? (
+        <OwnRail {...rail} cutoffs={score.cutoffs} steps={topOf(protocol)} unit={unit} />
+      ) : (
+        <StackRail {...rail} score={score} reach={score.error && errorReach(score.error)} />
+      )}
+      <p>
+        <b className="num">{said}</b>
+        {last && `, last time ${amount(told(last.value, unit), unit)} on ${dayWords(last.on)}`}.{' '}
+        {rank.kind === 'no-norm' && <span className="text-ink-soft">{score.notes[0]}</span>}
+      </p>
+    </div>
   );
 }
 

@@ -73,9 +73,8 @@ export function ScoreScreen({ view, protocol, test }: Props) {
       </div>
       <ScoreRail
         score={score}
-        unit={scoredUnit(protocol)}
+        protocol={protocol}
         on={newest.on}
-        least={protocol.range.min}
         earlier={lead.results.slice(1, 6).map((s) => resultMark(protocol, s))}
         start={1220}
       />
