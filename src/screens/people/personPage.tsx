@@ -13,7 +13,6 @@ import { changeWords, ScoreRail, resultMark } from '../scores/rail';
 import { resultWords } from '../scores/testWords';
 import type { AttemptView, MovedAway } from '../../core/measure/attempt';
 import { countedIn } from '../../core/measure/trial';
-import { scoredUnit } from '../../core/score/scoreResult';
 import { protocolById } from '../../catalogue/protocols';
 import type { PersonView } from '../../core/view/personView';
 import { ButtonLink } from '../touch/button';

@@ -1,6 +1,5 @@
 import { shortLengthWords, unitsOf } from '../../core/math/units';
 import { PersonHead, personHrefs } from '../people/personHead';
-import { scoredUnit } from '../../core/score/scoreResult';
 import { leadOf } from '../scores/lead';
 import { changeWords, ScoreRail, resultMark } from '../scores/rail';
 import { resultWords } from '../scores/testWords';
