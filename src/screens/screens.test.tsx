@@ -13,7 +13,7 @@ import { deskOf } from '../use-cases/desk';
 import { loadDemo } from '../demo/load';
 import { readPlace } from '../use-cases/places';
 import { readEverybody } from '../use-cases/readPeople';
-import { HallScores } from './scores/hall';
+import { HallScoresGrid } from './scores/hall';
 import { protocolById } from '../catalogue/protocols';
 import { ReportSheet } from './scores/reportSheet';
 import { ScoreScreen } from './scores/scorePage';
@@ -94,7 +94,7 @@ describe('words on every screen of everybody', () => {
           tellOfHall={null}
         />,
       ),
-      read(<HallScores people={people} pages={pages} order={{ sort: 'past', pastOnly: false }} />),
+      read(<HallScoresGrid people={people} pages={pages} order={{ sort: 'past', pastOnly: false }} />),
       read(<HallLevels people={people} pages={pages} />),
       read(<HallRetests people={people} pages={pages} dueOn={[]} today={today} />),
     ];

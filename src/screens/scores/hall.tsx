@@ -1,4 +1,5 @@
 import Link from 'next/link';
+import type { ReactNode } from 'react';
 import { protocols } from '../../catalogue/protocols';
 import { protocolIn } from '../../core/score/shownUnits';
 import { moreIsBetter, scoredValue } from '../../core/score/scoreResult';
@@ -20,19 +21,20 @@ export interface HallOrder {
   readonly pastOnly: boolean;
 }
 
-/** Everybody’s newest results as a grid of small rails: a row a person, a column a test, better to the right. */
-export function HallScores({ people, pages, order }: HallPage<PersonScores> & { order: HallOrder }) {
-  const shown = protocols.filter((p) => people.some((v) => v.tests.some((t) => t.test === p.id))).slice(0, columns);
-  const link = (more: Partial<HallOrder>) => {
-    const { sort, pastOnly } = { ...order, ...more };
-    return `/scores?sort=${sort}${pastOnly ? '&past=1' : ''}`;
-  };
+/** The same list otherwise sorted or filtered. */
+const linkTo = (order: HallOrder, more: Partial<HallOrder>): string => {
+  const { sort, pastOnly } = { ...order, ...more };
+  return `/scores?sort=${sort}${pastOnly ? '&past=1' : ''}`;
+};
+
+/** What stands over the grid and needs nobody to be looked up: it shows at once. */
+export function HallScores({ order, children }: { order: HallOrder; children: ReactNode }) {
   return (
     <div className="wide-paper pt-5">
       <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
         <h1 className="text-2xl font-extrabold">Scores of the hall</h1>
         <Link
-          href={link({ pastOnly: !order.pastOnly })}
+          href={linkTo(order, { pastOnly: !order.pastOnly })}
           className={`flex min-h-11 items-center rounded-md border-2 border-ink px-4 font-semibold print:hidden ${order.pastOnly ? 'bg-ink text-board' : 'bg-board'}`}
           aria-current={order.pastOnly ? 'true' : undefined}
         >
@@ -46,6 +48,17 @@ export function HallScores({ people, pages, order }: HallPage<PersonScores> & { 
         Each rail is that person’s own norm row, the middle halves under each other. Diamonds are watch lines, filled
         where the newest result is past.
       </p>
+      {children}
+    </div>
+  );
+}
+
+/** Everybody’s newest results as a grid of small rails: a row a person, a column a test, better to the right. */
+export function HallScoresGrid({ people, pages, order }: HallPage<PersonScores> & { order: HallOrder }) {
+  const shown = protocols.filter((p) => people.some((v) => v.tests.some((t) => t.test === p.id))).slice(0, columns);
+  const link = (more: Partial<HallOrder>) => linkTo(order, more);
+  return (
+    <>
       {people.length === 0 ? (
         <p className="py-8 text-lg">
           {order.pastOnly ? 'Nobody is past a watch line. ' : 'No results yet. '}
@@ -78,7 +91,7 @@ export function HallScores({ people, pages, order }: HallPage<PersonScores> & { 
         </table>
       )}
       <Pages {...pages} />
-    </div>
+    </>
   );
 }
 
@@ -94,7 +107,7 @@ function Head({
   /** Which way the lines go when sorted by it. */
   sorted?: 'ascending' | 'descending';
   className?: string;
-  children: React.ReactNode;
+  children: ReactNode;
 }) {
   return (
     <th className={`pr-3 align-bottom font-semibold ${className}`} aria-sort={on ? sorted : undefined}>
