@@ -36,7 +36,12 @@ await beside(
   [['node_modules/typescript/bin/tsc', '--noEmit']],
 );
 build();
-// What drives no browser waits for programs most of the time; the browser has the machine for its own.
 const e2e = [...vitest, 'e2e'];
-await beside([[...vitest, 'unit']], [[...e2e, 'e2e/scripts.e2e.ts', 'e2e/interface.e2e.ts']]);
-node(...e2e, '--exclude', 'e2e/scripts.e2e.ts', '--exclude', 'e2e/interface.e2e.ts');
+const file = (name) => `e2e/${name}.e2e.ts`;
+/** What needs no clock of a hall stands beside something else; all the rest, whatever it is, has the machine alone. */
+const programs = ['scripts', 'interface'].map(file);
+const looks = ['screens'].map(file);
+const forms = ['intake', 'scores'].map(file);
+await beside([[...vitest, 'unit']], [[...e2e, ...programs]]);
+await beside([[...e2e, ...looks]], [[...e2e, ...forms]]);
+node(...e2e, ...[...programs, ...looks, ...forms].flatMap((name) => ['--exclude', name]));
