@@ -269,9 +269,9 @@ test('on paper no word is under 16 pt for the person, nor under 12 pt for the cl
     const pt = await page.$$eval('article, article *', (all) =>
       all
         .filter((e) => [...e.childNodes].some((n) => n.nodeType === Node.TEXT_NODE && n.textContent?.trim() !== ''))
-        .map((e) => parseFloat(getComputedStyle(e).fontSize) * 0.75),
+        .map((e) => Math.round(parseFloat(getComputedStyle(e).fontSize) * 75) / 100),
     );
-    await page.emulateMediaType('screen');
+    await page.emulateMediaType();
     return Math.min(...pt);
   };
   expect(await least(odile('/report')())).toBeGreaterThanOrEqual(16);

@@ -16,7 +16,7 @@ export function ReportSheet({ report }: { report: Report }) {
   const forPerson = report.reader === 'person';
   return (
     <article className="border-2 border-ink bg-board p-4 sm:p-8 print:border-0 print:bg-transparent print:p-0 print:text-black">
-      <p className="flex justify-between gap-6">
+      <p className={`flex justify-between gap-6 ${forPerson ? 'text-[16pt]' : ''}`}>
         <b>{report.hall}</b>
         <span>{dayWords(report.printedOn)}</span>
       </p>
