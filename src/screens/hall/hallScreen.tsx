@@ -1,7 +1,6 @@
 'use client';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
-import { mergeMessage, useMergedForm, type Saved } from './useMergedForm';
+import { mergeMessage, useMergedForm, type Said, type Saved } from './useMergedForm';
 import type { Place, UnitSystem } from '../../core/shapes/person';
 import type { HouseForm } from '../../schemas/house';
 import { switchLetters, useLettersOn } from '../frame/singleLetters';
@@ -137,12 +136,7 @@ function PlaceForm({ place, save }: { place: Place; save: Save<Place> }) {
         <Button type="submit" className="min-w-48">
           Save the hall
         </Button>
-        <p role="alert" className="font-semibold text-stop empty:hidden">
-          {mergeMessage(said)}
-        </p>
-        <p role="status" className="font-semibold empty:hidden">
-          {said === 'saved' ? 'Saved.' : ''}
-        </p>
+        <SaidLine said={said} />
       </div>
     </form>
   );
@@ -156,8 +150,9 @@ const houseRows = [
 
 function HousePart({ house, shipped, save }: { house: HouseForm; shipped: HouseForm; save: Save<HouseForm> }) {
   const router = useRouter();
-  const [version, setVersion] = useState(0);
-  const { shown, put, faultAt, said, clashes, settle, submit } = useMergedForm(house, save, () => router.refresh());
+  const { shown, version, replace, put, faultAt, said, clashes, settle, submit } = useMergedForm(house, save, () =>
+    router.refresh(),
+  );
   const own = (Object.keys(shipped) as (keyof HouseForm)[]).filter((name) => shown[name] !== shipped[name]);
   return (
     <form
@@ -210,24 +205,27 @@ function HousePart({ house, shipped, save }: { house: HouseForm; shipped: HouseF
           Save the rules
         </Button>
         {own.length > 0 && (
-          <Button
-            look="plain"
-            onClick={() => {
-              put(shipped);
-              setVersion((v) => v + 1);
-            }}
-          >
+          <Button look="plain" onClick={() => replace(shipped)}>
             As shipped
           </Button>
         )}
-        <p role="alert" className="font-semibold text-stop empty:hidden">
-          {mergeMessage(said)}
-        </p>
-        <p role="status" className="font-semibold empty:hidden">
-          {said === 'saved' ? 'Saved.' : ''}
-        </p>
+        <SaidLine said={said} />
       </div>
     </form>
+  );
+}
+
+/** What became of a press on Save. */
+function SaidLine({ said }: { said: Said }) {
+  return (
+    <>
+      <p role="alert" className="font-semibold text-stop empty:hidden">
+        {mergeMessage(said)}
+      </p>
+      <p role="status" className="font-semibold empty:hidden">
+        {said === 'saved' ? 'Saved.' : ''}
+      </p>
+    </>
   );
 }
 

@@ -36,6 +36,11 @@ export function useMergedForm<T extends object>(
   const [faults, setFaults] = useState<readonly FieldError[]>([]);
   const [clashes, setClashes] = useState<readonly Clash[]>([]);
   const [said, setSaid] = useState<Said>('nothing');
+  const [version, setVersion] = useState(0);
+  const replace = (next: T) => {
+    setShown(next);
+    setVersion((v) => v + 1);
+  };
   const submit = useOneAtATime(async () => {
     if (clashes.length > 0) {
       setSaid('clashes-left');
@@ -53,7 +58,7 @@ export function useMergedForm<T extends object>(
         setSaid('marked');
         return true;
       case 'changed':
-        setShown(answer.merged);
+        replace(answer.merged);
         setOpened(answer.theirs);
         setClashes(answer.clashes);
         setSaid('changed');
@@ -65,6 +70,9 @@ export function useMergedForm<T extends object>(
   });
   return {
     shown,
+    /** Of boxes that keep what is typed to themselves: made anew when something else is put into the form. */
+    version,
+    replace,
     put: (more: object) => {
       setSaid('nothing');
       setShown((now) => ({ ...now, ...more }));
@@ -73,7 +81,7 @@ export function useMergedForm<T extends object>(
     said,
     clashes,
     settle: (clash: Clash, value: unknown) => {
-      setShown((now) => putAt<T>(now, clash.path, value, cupboardItem));
+      replace(putAt<T>(shown, clash.path, value, cupboardItem));
       setClashes((left) => left.filter((c) => c !== clash));
     },
     submit,
