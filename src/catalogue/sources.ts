@@ -34,6 +34,8 @@ export const sources = {
   fourStage: paper('CDC 4-Stage Balance sheet, 2017'),
   oneLeg: paper('Springer et al. 2007, J Geriatr Phys Ther 30:8-15'),
   reachForward: paper('Duncan et al. 1990, J Gerontol 45:M192-197', 'medium'),
+  footFeel: paper('Rayman et al. 2011, Diabetes Care 34:1517-1518', 'medium'),
+  standUpPressure: paper('Shaw et al. 2017, Blood Press Monit 22:82-87', 'medium'),
   kneeToWall: paper('Bennell et al. 1998, Aust J Physiother 44:175-180', 'medium'),
   risePower: paper('Alcazar et al. 2018, Exp Gerontol 112:38-43; limits Alcazar et al. 2021'),
   screening: paper('Riebe et al. 2015, Med Sci Sports Exerc 47:2473-2479'),

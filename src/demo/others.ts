@@ -61,19 +61,16 @@ export function furtherTests(stands: number, chance: Chance, which: number): Lin
     [{ test: 'heel-rise', tries: [Math.round(within(2, 25, near(1.4 * stands, 3)))] }],
     [{ test: 'floor-transfer', tries: [near(16, 4)], help: 'furniture' }],
     [{ test: 'lowest-seat', tries: [Math.round(within(38, 53, 54 - stands))] }],
-    [
-      { test: 'foot-feel', side: 'L', tries: [7] },
-      { test: 'foot-feel', side: 'R', tries: [8] },
-    ],
+    [{ test: 'foot-feel', tries: [Math.round(within(3, 6, near(5.4, 0.7)))] }],
     [{ test: 'stand-up-pressure', tries: [Math.round(near(8, 6))] }],
     [{ test: 'thigh-hold', tries: [Math.round(within(5, 45, near(2.2 * stands, 6)))] }],
     [
-      { test: 'bridge-one-leg', side: 'L', tries: [Math.round(within(0, 12, near(stands - 8, 2)))] },
-      { test: 'bridge-one-leg', side: 'R', tries: [Math.round(within(0, 12, near(stands - 7, 2)))] },
+      { test: 'bridge-one-leg', side: 'L', tries: [Math.round(within(0, 10, near(stands - 8, 2)))] },
+      { test: 'bridge-one-leg', side: 'R', tries: [Math.round(within(0, 10, near(stands - 7, 2)))] },
     ],
     [
-      { test: 'fan-reach', side: 'L', tries: [Math.round(within(0, 5, near(stands / 4, 1)))] },
-      { test: 'fan-reach', side: 'R', tries: [Math.round(within(0, 5, near(stands / 4, 1)))] },
+      { test: 'fan-reach', side: 'L', tries: [Math.round(within(0, 3, near(stands / 5, 1)))] },
+      { test: 'fan-reach', side: 'R', tries: [Math.round(within(0, 3, near(stands / 5, 1)))] },
     ],
   ];
   return [...(all[which % all.length] ?? []), ...(all[(which + 5) % all.length] ?? []), ...(all[0] ?? [])];

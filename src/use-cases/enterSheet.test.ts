@@ -45,10 +45,13 @@ const stored = async () => (await listAttempts(db)).length;
 describe('a sheet from paper', () => {
   test('every test of the product table is taken with a result in its range, and read back out of its events', async () => {
     const id = await somebody('Alda Averly');
-    const middle = { 'four-stage': 3, 'floor-transfer': 20, 'lowest-seat': 43, 'up-and-go-8ft': 8 } as Record<
-      string,
-      number
-    >;
+    const middle = {
+      'four-stage': 3,
+      'floor-transfer': 20,
+      'lowest-seat': 43,
+      'up-and-go-8ft': 8,
+      'fan-reach': 2,
+    } as Record<string, number>;
     const rows = rowsOf([{ id, name: 'Alda Averly' }], protocols);
     const lines = rows.map((row, i) => {
       const cells = cellNames(row.protocol).map(() =>

@@ -6,6 +6,7 @@ const singulars: Readonly<Record<string, string>> = {
   rounds: 'round',
   raises: 'raise',
   positions: 'position',
+  touches: 'touch',
   people: 'person',
 };
 

@@ -20,19 +20,47 @@ export type Capture =
     }
   /** `foot-off`: the clock starts with the foot, after the way into the position. */
   | { readonly kind: 'hold'; readonly capS: number; readonly starts: 'foot-off' | 'in-place' }
-  /** `reps`: the clock stops at the last of so many. */
-  | { readonly kind: 'timed'; readonly capS: number; readonly reps?: number }
-  | { readonly kind: 'distance' }
+  /** `reps`: the clock stops at the last of so many. `unhurried`: started when they move, not by 3, 2, 1, go. */
+  | { readonly kind: 'timed'; readonly capS: number; readonly reps?: number; readonly unhurried?: true }
+  /** `fromStart`: read before and after; the difference is the reading. */
+  | { readonly kind: 'distance'; readonly fromStart?: true }
   /** `first-not`: how many were held before the first that was not. `all`: each is asked. `lowest`: the lowest seat. */
   | { readonly kind: 'staged'; readonly stages: readonly Stage[]; readonly ends: 'first-not' | 'all' | 'lowest' };
 
 export type CaptureKind = Capture['kind'];
+
+/** What may be marked on the way, with the word of this test for it. */
+export interface Offered {
+  readonly mark: 'hands' | 'not-full' | 'touch' | 'rest' | 'caught';
+  readonly word: string;
+}
+
+/** Where a test stands on the testing day, and who may run it: seconds unless said otherwise. */
+export interface Station {
+  /** The order of the day: 0 seated first, 8 the floor last. */
+  readonly group: 0 | 1 | 2 | 3 | 4 | 5 | 6 | 7 | 8;
+  /** `counts` somebody shown how to count; `spots` somebody who may spot; `instructor` nobody else. */
+  readonly staff: 'counts' | 'spots' | 'instructor';
+  /** How many people one of them watches at once. */
+  readonly lanes: 1 | 2;
+  /** Where whoever watches stands. */
+  readonly spotter: string;
+  /** Rest before it, after another leg test. */
+  readonly restBeforeS: number;
+  /** Rest between two tries of a side. */
+  readonly betweenTriesS: number;
+  /** Rest before it is done again because a try did not count; `null` where it is not done again that day. */
+  readonly againAfterS: number | null;
+  /** What one person takes, all told. */
+  readonly takesS: number;
+}
 
 /** What decides how the events of a test are read; older ones stay beside the newest. */
 export interface EarlierRules {
   readonly version: number;
   readonly capture?: Capture;
   readonly tries?: Protocol['tries'];
+  readonly range?: Protocol['range'];
   readonly handsMakeZero?: boolean;
 }
 
@@ -73,6 +101,19 @@ export interface Protocol {
   readonly cautions: readonly string[];
   readonly hazards?: readonly Hazard[];
   readonly practice: string;
+  readonly station: Station;
+  /** Marks in reach while it runs. */
+  readonly offers: readonly Offered[];
+  /** What makes a try not count, for whoever watches. */
+  readonly notCountedIf: readonly string[];
+  /** What ends it at once. */
+  readonly stopAt: readonly string[];
+  /** How hard it felt is asked afterwards. */
+  readonly asksEffort?: true;
+  /** Seconds after go at which a tone and a word say how much is left. */
+  readonly calls?: readonly { readonly atS: number; readonly words: string }[];
+  /** A tone each so many seconds, to move by. */
+  readonly beatS?: number;
   /** What it takes besides a floor and a stopwatch. */
   readonly place?: readonly PlaceNeed[];
   /** Seated arm work, which may go on while a professional is asked. */
@@ -87,8 +128,10 @@ export interface Protocol {
   readonly publishedErrors?: readonly PublishedError[];
   /** Metres walked: norms, cut-offs and changes are then read as speed, m/s, higher better. */
   readonly speedOverM?: number;
-  /** Result out of several tries; one try where left out. */
-  readonly tries?: { readonly count: number; readonly by: 'best' | 'mean' };
+  /** Result out of several tries; one try where left out. A side is done once a try reached `enoughAt`. */
+  readonly tries?: { readonly count: number; readonly by: 'best' | 'mean'; readonly enoughAt?: number };
+  /** A time or a length is read and kept to this, in the unit of the test; half of it goes up. */
+  readonly readTo?: number;
   /** Seconds of each position are kept beside the number of positions held. */
   readonly asksSeconds?: true;
   /** True where a count made with the hands is 0 by rule and kept apart as "with hands". */
