@@ -42,7 +42,7 @@ const carries = {
     answer: numberIn(-1000, 1000),
     seatCm: numberIn(...bodyLimits.seatCm, 'cm'),
   },
-  reading: { value: numberIn(-200, 1000).required('is needed') },
+  reading: { value: numberIn(-200, 1000).required('is needed'), unit: oneOf(['cm', 'in']) },
   caught: {},
   pain: { value: wholeIn(0, 10).required('is needed') },
   effort: { value: wholeIn(0, 10).required('is needed') },

@@ -88,25 +88,25 @@ describe('a try that no page runs any more', () => {
   const closed = (events: AttemptEvent[], closing: readonly object[]) =>
     phaseOf(capture, liveEvents([...events, ...list(...(closing as Loose[])).map((e) => ({ ...e, seq: e.seq + 50 }))]));
   test('up to two seconds it may be taken up and is left alone', () => {
-    expect(closingOf(capture, running, left, go + 12_000)).toEqual([]);
+    expect(closingOf(chairStand30s, running, left, go + 12_000)).toEqual([]);
   });
   test('longer, and it broke off, its stands kept', () => {
-    const closing = closingOf(capture, running, left, go + 12_001);
+    const closing = closingOf(chairStand30s, running, left, go + 12_001);
     expect(closing).toEqual([{ kind: 'gap', lengthMs: 2001, atMs: 12_001 }]);
     expect(closed(running, closing)).toBe('to-repeat');
   });
   test('closed by the battery only after the tone: the count is whole, the stand nobody was asked about is not counted', () => {
     const asked = [...running, ...list({ kind: 'end', atMs: 30_000 }).map((e) => ({ ...e, seq: 9 }))];
     const late = { ...left, beatWallMs: go + 31_000 };
-    expect(closed(asked, closingOf(capture, asked, late, go + 60_000))).toBe('finished');
-    expect(closingOf(capture, running, late, go + 60_000).map((e) => e.kind)).toEqual(['end', 'half-rep']);
+    expect(closed(asked, closingOf(chairStand30s, asked, late, go + 60_000))).toBe('finished');
+    expect(closingOf(chairStand30s, running, late, go + 60_000).map((e) => e.kind)).toEqual(['end', 'half-rep']);
   });
   test('one that has ended, or whose countdown never began, needs nothing', () => {
-    expect(closingOf(capture, list({ kind: 'start' }, { kind: 'stop', reason: 'pain' }), left, go + 60_000)).toEqual(
-      [],
-    );
-    expect(closingOf(capture, list({ kind: 'practice', reps: 2 }), { ...left, goWallMs: null }, go + 60_000)).toEqual(
-      [],
-    );
+    expect(
+      closingOf(chairStand30s, list({ kind: 'start' }, { kind: 'stop', reason: 'pain' }), left, go + 60_000),
+    ).toEqual([]);
+    expect(
+      closingOf(chairStand30s, list({ kind: 'practice', reps: 2 }), { ...left, goWallMs: null }, go + 60_000),
+    ).toEqual([]);
   });
 });

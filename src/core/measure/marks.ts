@@ -1,4 +1,5 @@
 import type { AttemptEvent, EventKind } from '../shapes/attempt';
+import { isLong } from './phase';
 
 /** The marks of one try that stand, with its last start. */
 export interface Marks {
@@ -22,18 +23,24 @@ const tapped: ReadonlySet<EventKind> = new Set<EventKind>([
   'caught',
 ]);
 
+/** Whether it is marked on somebody in a try, so that `undo` takes it back. */
+export const isTapped = (kind: EventKind): boolean => tapped.has(kind);
+
 /** The number of tries that were begun or marked. */
 export const triesIn = (live: readonly AttemptEvent[]): number =>
   live.reduce((most, e) => (e.kind === 'start' || tapped.has(e.kind) ? Math.max(most, (e.try ?? 0) + 1) : most), 0);
 
-/** The marks of a try: `undo` takes back the newest that stands, whether it counted or came too late. */
+/**
+ * The marks of a try: `undo` takes back the newest that stands, whether it counted or came too late. What began too
+ * early, did not count, or was lost while the page was away, begins anew.
+ */
 export function marksOf(live: readonly AttemptEvent[], nth: number): Marks {
   let startMs: number | null = null;
   const marks: AttemptEvent[] = [];
   for (const event of live) {
     if ((event.try ?? 0) !== nth) continue;
     if (event.kind === 'start') startMs = event.atMs;
-    else if (event.kind === 'false-start') {
+    else if (event.kind === 'false-start' || (isLong(event) && event.try !== undefined)) {
       marks.length = 0;
       startMs = null;
     } else if (event.kind === 'undo') marks.pop();

@@ -1,8 +1,11 @@
 import type { AttemptEvent } from '../shapes/attempt';
-import type { Capture } from '../shapes/protocol';
+import type { Capture, Protocol } from '../shapes/protocol';
 
 /** Longest absence of the page that a running trial survives. */
 export const longestGapMs = 2000;
+
+/** The page was away too long. With its try named only that try is lost, else the whole. */
+export const isLong = (e: AttemptEvent): boolean => e.kind === 'gap' && e.lengthMs > longestGapMs;
 
 export type Phase = 'waiting' | 'running' | 'half-way-open' | 'finished' | 'stopped' | 'to-repeat';
 
@@ -11,7 +14,7 @@ export function phaseOf(capture: Capture, live: readonly AttemptEvent[]): Phase 
   const has = (kind: AttemptEvent['kind']) => live.some((e) => e.kind === kind);
   if (has('entered')) return 'finished';
   if (has('stop')) return 'stopped';
-  if (has('halt') || live.some((e) => e.kind === 'gap' && e.lengthMs > longestGapMs)) return 'to-repeat';
+  if (has('halt') || live.some((e) => isLong(e) && e.try === undefined)) return 'to-repeat';
   if (has('end')) return asksHalf(capture) && !has('half-rep') ? 'half-way-open' : 'finished';
   return has('start') || has('reading') || has('stage') ? 'running' : 'waiting';
 }
@@ -19,11 +22,17 @@ export function phaseOf(capture: Capture, live: readonly AttemptEvent[]): Phase 
 /** Whether the tone asks for a repetition not yet counted. */
 export const asksHalf = (capture: Capture): boolean => capture.kind === 'count' && capture.halfAtTone;
 
-/** When the clock of a test ends it by itself, ms since go; `null` where somebody does. */
-export function clockMs(capture: Capture): number | null {
-  return capture.kind === 'count' && capture.ends !== 'stop-sign' && 'time' in capture.ends
-    ? capture.ends.time * 1000
-    : null;
+/** How long a try, or in a staged test a stage, is measured at most, ms; `null` where somebody ends it. */
+export function clockMs({ capture }: Pick<Protocol, 'capture'>, nth = 0): number | null {
+  const s = lastS(capture, nth);
+  return s === null ? null : s * 1000;
+}
+
+function lastS(capture: Capture, nth: number): number | null {
+  if (capture.kind === 'count')
+    return capture.ends !== 'stop-sign' && 'time' in capture.ends ? capture.ends.time : null;
+  if (capture.kind === 'hold' || capture.kind === 'timed') return capture.capS;
+  return (capture.kind === 'staged' ? capture.stages[nth]?.holdS : undefined) ?? null;
 }
 
 /** Nothing more will come but corrections. */

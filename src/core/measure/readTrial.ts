@@ -1,6 +1,6 @@
 import type { AttemptEvent } from '../shapes/attempt';
 import type { FourStageSeconds } from '../shapes/facts';
-import type { CaptureKind, Protocol } from '../shapes/protocol';
+import type { Capture, CaptureKind, Protocol } from '../shapes/protocol';
 import { liveEvents, movedTo } from './live';
 import { allMarks } from './marks';
 import { phaseOf } from './phase';
@@ -14,7 +14,7 @@ import type { Trial } from './trial';
 import { resultOfTries } from './tries';
 
 /** Rises when the same events would give another result; rows of an earlier one are derived anew. */
-export const measureVersion = 4;
+export const measureVersion = 5;
 
 const readers: Readonly<Record<CaptureKind, Reader>> = {
   count: readCount,
@@ -42,13 +42,14 @@ export function readTrial(protocol: Protocol, events: readonly AttemptEvent[]): 
   const entered = live.findLast((e) => e.kind === 'entered');
   const stop = live.find((e) => e.kind === 'stop');
   const state = phaseOf(capture, live);
-  const outcome = entered?.outcome ?? (stop ? 'stopped' : 'done');
   const seen = corrected(
     entered ? onPaper(protocol, entered) : readers[capture.kind](protocol, live),
     live.findLast((e) => e.kind === 'add')?.value,
     capture.kind,
   );
   const { handsUsed } = seen;
+  const ranOut = state === 'finished' && notDone(capture, seen);
+  const outcome = entered ? (entered.outcome ?? 'done') : stop ? 'stopped' : ranOut ? 'unable' : 'done';
   const marks = allMarks(live);
   return {
     kind: capture.kind,
@@ -77,6 +78,10 @@ export function readTrial(protocol: Protocol, events: readonly AttemptEvent[]): 
     movedTo: movedTo(live),
   };
 }
+
+/** Tried at the station and not done: the clock ran out with nothing to show, or so many stands took the hands. */
+const notDone = (capture: Capture, { value, handsUsed }: Seen): boolean =>
+  capture.kind === 'timed' && (value === null || (capture.reps !== undefined && handsUsed));
 
 /** What was written down: several tries by their rule, positions counted out of their seconds, or the value itself. */
 function onPaper(protocol: Protocol, entered: Extract<AttemptEvent, { readonly kind: 'entered' }>): Seen {

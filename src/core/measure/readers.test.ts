@@ -114,7 +114,13 @@ describe('stages', () => {
     ];
     expect(value('stand-up-pressure', ...pressures, end(1))).toBe(22);
     expect(
-      value('foot-feel', stage('1', { held: true }), stage('2', { held: false }), stage('3', { held: true }), end(1)),
+      value(
+        'foot-feel',
+        stage('R1', { held: true }),
+        stage('L1', { held: false }),
+        stage('R3', { held: true }),
+        end(1),
+      ),
     ).toBe(2);
   });
 });
@@ -137,10 +143,12 @@ function slow(protocol: Protocol, events: readonly AttemptEvent[]): unknown {
   const live = liveEvents(events);
   const taps = ['rep', 'hands', 'not-full', 'let-go', 'finish', 'touch', 'rest', 'go-on', 'stage', 'reading', 'caught'];
   const nth = (e: AttemptEvent) => e.try ?? 0;
+  const beginsAnew = (e: AttemptEvent) =>
+    e.kind === 'false-start' || (e.kind === 'gap' && e.try !== undefined && e.lengthMs > 2000);
   const inTry = (n: number) => live.filter((e) => nth(e) === n);
   const standing = (n: number): AttemptEvent[] => {
     const all = inTry(n);
-    const fresh = all.slice(all.findLastIndex((e) => e.kind === 'false-start') + 1);
+    const fresh = all.slice(all.findLastIndex(beginsAnew) + 1);
     return fresh.reduce<AttemptEvent[]>(
       (left, e) => (e.kind === 'undo' ? left.slice(0, -1) : taps.includes(e.kind) ? [...left, e] : left),
       [],
@@ -148,9 +156,11 @@ function slow(protocol: Protocol, events: readonly AttemptEvent[]): unknown {
   };
   const startOf = (n: number) => {
     const all = inTry(n);
-    return all.slice(all.findLastIndex((e) => e.kind === 'false-start') + 1).findLast((e) => e.kind === 'start')?.atMs;
+    return all.slice(all.findLastIndex(beginsAnew) + 1).findLast((e) => e.kind === 'start')?.atMs;
   };
   const count = Math.max(0, ...live.filter((e) => e.kind === 'start' || taps.includes(e.kind)).map((e) => nth(e) + 1));
+  const to = protocol.readTo ?? 1;
+  const half = (s: number) => Number((Math.round(s / to + 1e-7) * to).toFixed(2));
   const full = (n: number) =>
     standing(n).filter((e) => e.kind === 'rep' && !standing(n).some((s) => s.kind === 'not-full' && s.ofSeq === e.seq));
   const valueOf: Readonly<Record<Capture['kind'], (n: number) => number | null>> = {
@@ -169,7 +179,7 @@ function slow(protocol: Protocol, events: readonly AttemptEvent[]): unknown {
         live.findLast((e) => e.kind === 'end')?.atMs;
       if (from === undefined || until === undefined) return null;
       const cap = protocol.capture.kind === 'hold' ? protocol.capture.capS : 0;
-      return Math.round(Math.min(cap, Math.max(0, until - from) / 1000) * 10 + 1e-9) / 10;
+      return half(Math.min(cap, Math.max(0, until - from) / 1000));
     },
     timed: (n) => {
       const from = startOf(n);
@@ -180,7 +190,7 @@ function slow(protocol: Protocol, events: readonly AttemptEvent[]): unknown {
           ? standing(n).findLast((e) => e.kind === 'finish')
           : full(n).filter((e) => e.atMs >= from)[reps - 1];
       if (!last || last.atMs < from || (last.atMs - from) / 1000 > capS) return null;
-      return Math.round((last.atMs - from) / 10 + 1e-7) / 100;
+      return half((last.atMs - from) / 1000);
     },
     distance: (n) => {
       const reading = standing(n).findLast((e) => e.kind === 'reading');
@@ -189,7 +199,8 @@ function slow(protocol: Protocol, events: readonly AttemptEvent[]): unknown {
     staged: () => {
       if (protocol.capture.kind !== 'staged') return null;
       const { stages, ends } = protocol.capture;
-      const last = (id: string) => standing(0).findLast((e) => e.kind === 'stage' && e.id === id);
+      const all = [0, 1, 2, 3].flatMap(standing);
+      const last = (id: string) => all.findLast((e) => e.kind === 'stage' && e.id === id);
       const held = stages.map(({ id }) => {
         const told = last(id);
         return told?.kind === 'stage' && told.held === true;
@@ -199,7 +210,8 @@ function slow(protocol: Protocol, events: readonly AttemptEvent[]): unknown {
     },
   };
   const once = protocol.capture.kind === 'count' || protocol.capture.kind === 'staged';
-  const said = protocol.capture.kind === 'staged' && standing(0).some((e) => e.kind === 'stage') ? 1 : 0;
+  const said =
+    protocol.capture.kind === 'staged' && [0, 1, 2, 3].flatMap(standing).some((e) => e.kind === 'stage') ? 1 : 0;
   const lanes = once ? (protocol.capture.kind === 'count' ? 1 : said) : count;
   return Array.from({ length: lanes }, (_, n) => valueOf[protocol.capture.kind](n));
 }
@@ -221,7 +233,7 @@ describe.each([
     try: fc.integer({ min: 0, max: 2 }),
     ofSeq: fc.nat(20),
     value: fc.integer({ min: 1, max: 40 }),
-    lengthMs: fc.nat(1900),
+    lengthMs: fc.nat(4000),
     reason: fc.constant('pain'),
     counts: fc.boolean(),
     id: fc.constantFrom(...stageIds),

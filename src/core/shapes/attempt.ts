@@ -51,7 +51,7 @@ export type AttemptEvent = Stamp &
         readonly seatCm?: number;
       }
     /** What the tape says. */
-    | { readonly kind: 'reading'; readonly value: number }
+    | { readonly kind: 'reading'; readonly value: number; readonly unit?: 'cm' | 'in' }
     /** The answer to "more than half-way up?" for a stand not yet counted. */
     | { readonly kind: 'half-rep'; readonly counts: boolean }
     /** Somebody caught them. */
@@ -92,6 +92,13 @@ export type AttemptEvent = Stamp &
   );
 
 export type EventKind = AttemptEvent['kind'];
+
+/** What an event says, before it has its place and its stamp. */
+export type Fresh = AttemptEvent extends infer E
+  ? E extends AttemptEvent
+    ? Omit<E, 'seq' | 'atMs' | 'wallMs' | 'by'>
+    : never
+  : never;
 
 /** Said of any attempt, whatever it measures. */
 const anyway = ['practice', 'start', 'false-start', 'undo', 'gap', 'end', 'stop', 'halt', 'note', 'entered'] as const;

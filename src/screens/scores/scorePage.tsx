@@ -33,7 +33,7 @@ export function ScoreScreen({ view, protocol, test }: Props) {
   if (!lead || !newest) return null;
   const { score } = newest;
   const counted = view.attempts.find((a) => a.clientKey === newest.key)?.trial;
-  const lastMs = clockMs(protocol.capture);
+  const lastMs = clockMs(protocol);
   return (
     <>
       <PersonHead {...view} here="scores" />

@@ -45,7 +45,7 @@ export function AttemptRun({ kept, earlier, protocol, person, emergencyNumber, a
   return (
     <Outcome
       trial={trial}
-      durationS={(clockMs(protocol.capture) ?? 0) / 1000}
+      durationS={(clockMs(protocol) ?? 0) / 1000}
       kept={kept}
       emergencyNumber={emergencyNumber}
       again={person && (() => again(person))}

@@ -39,7 +39,7 @@ interface Props {
  */
 export function Lane({ lane, press, personId, name, bloodThinners, protocol, row }: Props) {
   const { trial, goMs } = lane;
-  const lastMs = clockMs(protocol.capture);
+  const lastMs = clockMs(protocol);
   const durationS = lastMs === null ? null : lastMs / 1000;
   const counted = countedIn(trial);
   const [stopAsked, setStopAsked] = useState<number | null>(null);
@@ -50,7 +50,7 @@ export function Lane({ lane, press, personId, name, bloodThinners, protocol, row
 
   const count = (by: EventBy, atMs: number) => {
     if (flash.current && !asking) light(flash.current);
-    press({ do: 'count' }, by, atMs);
+    press({ do: 'tap' }, by, atMs);
   };
   const answer = (counts: boolean, by: EventBy, atMs: number) => press({ do: 'half', counts }, by, atMs);
   const stop = (reason: StopReason, by: EventBy) =>

@@ -1,17 +1,12 @@
-import type { AttemptEvent, EventBy, StopReason } from '../../shapes/attempt';
+import type { AttemptEvent, EventBy, Fresh, StopReason } from '../../shapes/attempt';
 import type { Protocol } from '../../shapes/protocol';
+import { liveEvents } from '../live';
+import { nowIn, type Now } from '../now';
 import { readTrial } from '../readTrial';
 import type { Trial } from '../trial';
 
 /** An event without its place in the list, which whoever keeps it gives. */
 export type Unplaced = AttemptEvent extends infer E ? (E extends AttemptEvent ? Omit<E, 'seq'> : never) : never;
-
-/** What an event says, before it has its place and its stamp. */
-export type Fresh = AttemptEvent extends infer E
-  ? E extends AttemptEvent
-    ? Omit<E, 'seq' | 'atMs' | 'wallMs' | 'by'>
-    : never
-  : never;
 
 /** What becomes of an attempt in a browser that can keep nothing more: held on this page, or all of it sent. */
 export type Keeping = 'kept' | 'held' | 'sent';
@@ -24,6 +19,8 @@ export interface Lane {
   /** Kept by the browser, or held by this page: the number shown is read from these and nothing else. */
   readonly events: readonly AttemptEvent[];
   readonly trial: Trial;
+  /** What of it is being measured. */
+  readonly now: Now;
   /** Presses on their way into the browser: a flash, not yet a number. */
   readonly pending: readonly Unplaced[];
   /** Planned go; `null` before the countdown. */
@@ -54,16 +51,21 @@ export const emptyBench: Bench = { lanes: [], hidden: false, wasHidden: false };
 
 /** What somebody does to a lane. */
 export type Act =
-  /** The count key or the lane itself; at the tone the key answers the half-way question with yes. */
-  | { readonly do: 'count' }
-  /** At the tone the key answers the half-way question with no. */
+  /**
+   * The lane’s own key, or the lane itself: counts one, starts and ends a hold, crosses the line, helps into a position
+   * and lets go. At the tone the key answers the half-way question with yes.
+   */
+  | { readonly do: 'tap' }
+  /** Takes back what was last marked. At the tone the key answers the half-way question with no. */
   | { readonly do: 'undo' }
+  /** The last repetition was not full, and does not count. */
+  | { readonly do: 'not-full' }
   | { readonly do: 'half'; readonly counts: boolean }
-  /** 3, 2, 1, go. */
+  /** 3, 2, 1, go, where the test has that; else the clock starts at once. */
   | { readonly do: 'begin' }
   /** Somebody went too early: from 3, 2, 1 again. */
   | { readonly do: 'again' }
-  /** Takes back the answer to the half-way question, also after it was sent. */
+  /** Takes back what ended it, also after it was sent: the answer at the tone, or the last try. */
   | { readonly do: 'reopen' }
   /** Somebody ends what no clock ends. */
   | { readonly do: 'end' }
@@ -109,7 +111,13 @@ export type Effect = { readonly lane: string } & (
       readonly leaving: boolean;
       readonly events: readonly AttemptEvent[] | null;
     }
-  | { readonly kind: 'plan'; readonly goMs: number; readonly lastMs: number | null }
+  /** Tones: to go, at the end, and on the way. Moments but the first in ms after it. */
+  | {
+      readonly kind: 'plan';
+      readonly goMs: number;
+      readonly lastMs: number | null;
+      readonly onTheWayMs: readonly number[];
+    }
   | { readonly kind: 'silence' }
 );
 
@@ -117,6 +125,12 @@ export interface Stepped {
   readonly bench: Bench;
   readonly effects: readonly Effect[];
 }
+
+/** What the events of a lane say of it. */
+export const readLane = (protocol: Protocol, events: readonly AttemptEvent[]): Pick<Lane, 'trial' | 'now'> => ({
+  trial: readTrial(protocol, events),
+  now: nowIn(protocol, liveEvents(events)),
+});
 
 /** A lane out of what the browser keeps of an attempt; of a new one it keeps no events. */
 export function laneOf(
@@ -127,7 +141,7 @@ export function laneOf(
   tMs: number,
 ): Lane {
   return {
-    ...{ key, protocol, events, trial: readTrial(protocol, events), pending: [] },
+    ...{ key, protocol, events, ...readLane(protocol, events), pending: [] },
     ...{ ...left, beatMs: tMs, safelyMs: tMs, sentMs: tMs },
     ...{ keeping: 'kept', lost: false, toned: false },
   };

@@ -2,121 +2,21 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { protocols } from '../../../catalogue/protocols';
 import { chairStand30s } from '../../../catalogue/protocols/chair-stand-30s/protocol';
-import type { AttemptEvent, EventBy } from '../../shapes/attempt';
 import type { Protocol } from '../../shapes/protocol';
 import { readTrial } from '../readTrial';
 import { countedIn } from '../trial';
-import { emptyBench, laneOf, type Act, type Bench, type Effect, type Input, type Lane, type Unplaced } from './bench';
-import { countdownMs, settleMs, step } from './step';
+import type { Act } from './bench';
+import { Played, wallOf } from './played';
+import { countdownMs, settleMs } from './step';
 
-const wallOf = (tMs: number) => 1_772_440_000_000 + tMs;
-type Loose = Input extends infer I ? (I extends Input ? Omit<I, 'tMs' | 'wallMs'> : never) : never;
-
-/**
- * A page and a browser played by hand: what is kept comes back at once unless the browser is full, the clock is set, and
- * a kill leaves nothing but what the browser has.
- */
-class Played {
-  bench: Bench = emptyBench;
-  readonly store = new Map<string, AttemptEvent[]>();
-  readonly heads = new Map<string, { goWallMs: number | null; beatWallMs: number; closed: boolean }>();
-  readonly sent: Extract<Effect, { kind: 'send' }>[] = [];
-  readonly planned: Extract<Effect, { kind: 'plan' }>[] = [];
-  /** Keeps that have not come back yet, in their order. */
-  waiting: { lane: string; event: Unplaced }[] = [];
-  slow = false;
-  full = false;
-  tMs = 0;
-  /** How far the wall clock ran ahead of the page’s own, as in a sleep. */
-  aheadMs = 0;
-
-  private readonly protocol: Protocol;
-
-  constructor(keys: readonly string[] = ['one'], protocol: Protocol = chairStand30s) {
-    this.protocol = protocol;
-    for (const key of keys) this.store.set(key, []);
-    this.load();
-  }
-  get wallMs(): number {
-    return wallOf(this.tMs) + this.aheadMs;
-  }
-  /** A page made anew over what the browser keeps. */
-  load(): void {
-    this.waiting = [];
-    const lanes = [...this.store].map(([key, events]) => {
-      const { goWallMs = null, beatWallMs = this.wallMs } = this.heads.get(key) ?? {};
-      const goMs = goWallMs === null ? null : this.tMs + goWallMs - this.wallMs;
-      return laneOf(key, this.protocol, events, { goMs, goWallMs, beatWallMs }, this.tMs);
-    });
-    this.bench = { ...emptyBench, lanes };
-    for (const { key } of lanes) this.input({ kind: 'wake', lane: key });
-  }
-  input(input: Loose): void {
-    const { bench, effects } = step(this.bench, { ...input, tMs: this.tMs, wallMs: this.wallMs });
-    this.bench = bench;
-    for (const effect of effects) this.run(effect);
-  }
-  private run(effect: Effect): void {
-    const { lane } = effect;
-    if (effect.kind === 'keep') {
-      this.waiting.push({ lane, event: effect.event });
-      if (!this.slow) this.comeBack();
-    } else if (effect.kind === 'head') this.heads.set(lane, effect);
-    else if (effect.kind === 'beat') this.heads.set(lane, { ...this.head(lane), beatWallMs: effect.wallMs });
-    else if (effect.kind === 'restore') this.store.set(lane, [...effect.events]);
-    else if (effect.kind === 'send') this.sent.push(effect);
-    else if (effect.kind === 'plan') this.planned.push(effect);
-  }
-  private head(lane: string) {
-    return this.heads.get(lane) ?? { goWallMs: null, beatWallMs: this.wallMs, closed: false };
-  }
-  /** The oldest keep is done, or fails where the browser is full. */
-  comeBack(): void {
-    const next = this.waiting.shift();
-    if (!next) return;
-    const { lane, event } = next;
-    if (this.full) {
-      this.input({ kind: 'failed', lane, event });
-      return;
-    }
-    this.input({ kind: 'kept', lane, event: this.write(lane, event) });
-  }
-  write(lane: string, event: Unplaced): AttemptEvent {
-    const events = this.store.get(lane) ?? [];
-    const placed = { ...event, seq: events.length } as AttemptEvent;
-    this.store.set(lane, [...events, placed]);
-    return placed;
-  }
-  press(act: Act, by: EventBy = 'key', lane = 'one'): void {
-    this.input({ kind: 'press', lane, act, by });
-  }
-  /** The clock runs with its beats. */
-  to(tMs: number): void {
-    while (this.tMs < tMs) {
-      this.tMs = Math.min(tMs, this.tMs + 250);
-      this.input({ kind: 'tick' });
-    }
-  }
-  lane(key = 'one'): Lane {
-    const lane = this.bench.lanes.find((l) => l.key === key);
-    if (!lane) throw new Error(`no lane ${key}`);
-    return lane;
-  }
-  shown(key = 'one'): number {
-    return countedIn(this.lane(key).trial);
-  }
-  kinds(key = 'one'): string[] {
-    return (this.store.get(key) ?? []).map((e) => e.kind);
-  }
-}
 const go = countdownMs;
-const started = (...args: ConstructorParameters<typeof Played>): Played => {
-  const played = new Played(...args);
+const started = (keys?: readonly string[], protocol: Protocol = chairStand30s): Played => {
+  const played = new Played(protocol, keys);
   for (const key of played.store.keys()) played.press({ do: 'begin' }, 'key', key);
   played.to(go);
   return played;
 };
-const count: Act = { do: 'count' };
+const count: Act = { do: 'tap' };
 
 describe('a press', () => {
   test('is pending until the browser has it; only then the number moves', () => {
@@ -137,7 +37,7 @@ describe('a press', () => {
     });
   });
   test('begins with the tones planned, the head kept and the start at go', () => {
-    const played = new Played();
+    const played = new Played(chairStand30s);
     played.press({ do: 'begin' });
     expect(played.planned).toMatchObject([{ goMs: go, lastMs: 30_000 }]);
     expect(played.heads.get('one')).toMatchObject({ goWallMs: wallOf(go), closed: false });
@@ -248,7 +148,7 @@ describe('a page that was away', () => {
     played.tMs += 4000;
     played.input({ kind: 'tick' });
     expect(played.lane().trial.state).toBe('to-repeat');
-    const early = new Played();
+    const early = new Played(chairStand30s);
     early.press({ do: 'begin' });
     early.tMs = 2500;
     early.load();
@@ -257,7 +157,7 @@ describe('a page that was away', () => {
   test('over midnight the try goes on: its day is that of its head, its clock the wall', () => {
     const played = started();
     played.aheadMs = Date.parse('2026-03-02T23:59:45Z') - wallOf(go);
-    const later = new Played();
+    const later = new Played(chairStand30s);
     later.aheadMs = played.aheadMs;
     later.press({ do: 'begin' });
     later.to(go + 31_000);

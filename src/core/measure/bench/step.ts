@@ -1,10 +1,21 @@
 import { assertNever } from '../../math/never';
+import { roundTo } from '../../math/round';
 import { asksHalf, clockMs, isOver, longestGapMs } from '../phase';
 import { liveEvents } from '../live';
-import { readTrial } from '../readTrial';
-import { countedIn } from '../trial';
-import type { AttemptEvent, EventBy, EventKind } from '../../shapes/attempt';
-import type { Act, Bench, Effect, Fresh, Input, Lane, Stepped, Unplaced } from './bench';
+import { fullReps, isTapped, marksOf } from '../marks';
+import { ranOut } from '../now';
+import type { AttemptEvent, EventBy, EventKind, Fresh } from '../../shapes/attempt';
+import type { Capture } from '../../shapes/protocol';
+import {
+  readLane,
+  type Act,
+  type Bench,
+  type Effect,
+  type Input,
+  type Lane,
+  type Stepped,
+  type Unplaced,
+} from './bench';
 
 /** From the first tone to go. */
 export const countdownMs = 3000;
@@ -86,51 +97,131 @@ function toLane(lane: Lane, input: LaneInput): Done {
 function press(lane: Lane, act: Act, by: EventBy, at: Moment): Done {
   const said = (fresh: Fresh, tMs = at.tMs) => mark(lane, fresh, by, { ...at, tMs });
   switch (act.do) {
-    case 'count':
-      return by === 'key' && mayAnswer(lane, at.tMs) ? said({ kind: 'half-rep', counts: true }) : said({ kind: 'rep' });
+    case 'tap':
+      return by === 'key' && mayAnswer(lane, at.tMs) ? said({ kind: 'half-rep', counts: true }) : tap(lane, by, at);
     case 'undo':
       return by === 'key' && mayAnswer(lane, at.tMs)
         ? said({ kind: 'half-rep', counts: false })
-        : said({ kind: 'undo' });
+        : said(takenBack(lane, at.tMs));
+    case 'not-full': {
+      const last = fullReps(marksOf(liveEvents(lane.events), lane.now.nth).marks).at(-1);
+      return last ? said({ kind: 'not-full', ofSeq: last.seq, ...inTry(lane) }) : nothing(lane);
+    }
     case 'half':
       return mayAnswer(lane, at.tMs) ? said({ kind: 'half-rep', counts: act.counts }) : nothing(lane);
     case 'begin':
       return begin(lane, by, at);
     case 'again':
-      return then(said({ kind: 'false-start' }), (now) => begin(now, by, at));
+      return then(said({ kind: 'false-start', ...inTry(lane) }), (now) => begin(now, by, at));
     case 'reopen':
       return reopen(lane, by, at);
     case 'end':
       return said({ kind: 'end' });
     case 'stop':
       return said({ kind: 'stop', reason: act.reason }, act.atMs);
-    case 'mark':
-      return said(act.mark);
+    case 'mark': {
+      const noted = said(ofItsTry(lane, act.mark));
+      // Whoever touched the hold or was caught stands no more.
+      const stands = lane.protocol.capture.kind === 'hold' || lane.protocol.capture.kind === 'staged';
+      const down = stands && (act.mark.kind === 'touch' || act.mark.kind === 'caught') && lane.now.sinceMs !== null;
+      return down ? then(noted, (now) => tap(now, by, at)) : noted;
+    }
     default:
       return assertNever(act);
   }
 }
 
+/** Of which try something is; left out of the first. */
+const inTry = ({ now }: Lane, nth = now.nth): { readonly try?: number } => (nth === 0 ? {} : { try: nth });
+
+const ofItsTry = (lane: Lane, mark: Fresh): Fresh =>
+  isTapped(mark.kind) && mark.try === undefined ? { ...mark, ...inTry(lane) } : mark;
+
+/** Two taps so soon after each other were one. */
+const bounceMs = 300;
+
+/** What the lane’s own key means now. */
+function tap(lane: Lane, by: EventBy, at: Moment): Done {
+  const { protocol, now, goMs } = lane;
+  const { capture } = protocol;
+  const said = (fresh: Fresh) => mark(lane, { ...fresh, ...inTry(lane) }, by, at);
+  const sinceMs = goMs === null || now.sinceMs === null ? null : at.tMs - goMs - now.sinceMs;
+  const open = sinceMs !== null && sinceMs >= bounceMs;
+  switch (capture.kind) {
+    case 'count':
+      return said({ kind: 'rep' });
+    case 'hold':
+      if (sinceMs === null) return now.full ? nothing(lane) : begin(lane, by, at);
+      return open ? said({ kind: 'let-go' }) : nothing(lane);
+    case 'timed':
+      if (sinceMs === null) return capture.unhurried && !now.full ? begin(lane, by, at) : nothing(lane);
+      if (capture.reps !== undefined) return sinceMs > 0 ? said({ kind: 'rep' }) : nothing(lane);
+      return open ? said({ kind: 'finish' }) : nothing(lane);
+    case 'staged': {
+      const stage = capture.stages[now.nth];
+      if (!stage || now.full) return nothing(lane);
+      if (stage.holdS === undefined)
+        return stage.afterS !== undefined && sinceMs === null ? begin(lane, by, at) : nothing(lane);
+      if (sinceMs === null) return begin(lane, by, at);
+      const answer = roundTo(Math.max(0, sinceMs) / 1000, protocol.readTo ?? 0.1);
+      return open ? said({ kind: 'stage', id: stage.id, held: false, answer }) : nothing(lane);
+    }
+    case 'distance':
+      return nothing(lane);
+    default:
+      return assertNever(capture);
+  }
+}
+
+/** An end pressed too soon may be taken back for so long; then that try is done anew. */
+const slipMs = 5000;
+
+/** What takes back the newest mark: its undo, or, where the clock would have run on meanwhile, that the try begins anew. */
+function takenBack(lane: Lane, tMs: number): Fresh {
+  const { protocol, now, events, goMs } = lane;
+  const { kind } = protocol.capture;
+  if (kind === 'count') return { kind: 'undo' };
+  const live = liveEvents(events);
+  const here = marksOf(live, now.nth);
+  const nth = here.startMs !== null || here.marks.length > 0 ? now.nth : Math.max(0, now.nth - 1);
+  const { startMs, marks } = marksOf(live, nth);
+  const last = marks.at(-1);
+  const slipped = last !== undefined && goMs !== null && tMs - goMs - last.atMs < slipMs;
+  const undoes = kind === 'distance' || (kind !== 'staged' && last !== undefined && (startMs === null || slipped));
+  return undoes ? { kind: 'undo', ...inTry(lane, nth) } : { kind: 'false-start', ...inTry(lane, nth) };
+}
+
 /** Right after the tone a press was meant for a repetition, not for the answer. */
-function mayAnswer({ trial, goMs, protocol }: Lane, tMs: number): boolean {
-  const lastMs = clockMs(protocol.capture) ?? 0;
-  return trial.state === 'half-way-open' && goMs !== null && tMs >= goMs + lastMs + settleMs;
+function mayAnswer({ trial, goMs, now }: Lane, tMs: number): boolean {
+  return trial.state === 'half-way-open' && goMs !== null && tMs >= goMs + (now.untilMs ?? 0) + settleMs;
 }
 
 /** Stamps an event and hands it to the browser; where that can keep nothing, the page takes it at once. */
 function mark(lane: Lane, fresh: Fresh, by: EventBy, { tMs, wallMs }: Moment): Done {
-  const { goMs, toned } = lane;
-  const sounds = goMs !== null && !toned && by !== 'page' && by !== 'device';
+  // What is measured without a countdown goes from its first mark.
+  const first = lane.goMs === null && isMeasured(fresh.kind);
+  const goMs = first ? tMs : lane.goMs;
+  const sounds = lane.now.sinceMs !== null && !lane.toned && by !== 'page' && by !== 'device';
   const stamp = { atMs: goMs === null ? 0 : tenth(tMs - goMs), wallMs: tenth(wallMs), by };
   const event = { ...fresh, ...stamp } as Unplaced;
-  const now: Lane = sounds ? { ...lane, toned: true } : lane;
-  const tones: Effect[] = sounds ? [plan(now, goMs)] : [];
-  if (lane.keeping !== 'kept') return then({ lane: now, effects: tones }, (l) => take(l, placed(l, event)));
+  const gone = first ? { goMs, goWallMs: wallMs, beatMs: tMs, beatWallMs: wallMs } : {};
+  const now: Lane = { ...lane, ...gone, ...(sounds || first ? { toned: true } : {}) };
+  const before: Effect[] = [
+    ...(sounds ? [plan(now)] : []),
+    ...(first ? [head(now, false)] : []),
+    // What was sent may have been forgotten here: the whole of it is put back first.
+    ...(isOver(lane.trial.state) && lane.keeping === 'kept' ? putBack(now) : []),
+  ];
+  if (lane.keeping !== 'kept') return then({ lane: now, effects: before }, (l) => take(l, placed(l, event)));
   return {
     lane: { ...now, pending: [...now.pending, event] },
-    effects: [...tones, { lane: lane.key, kind: 'keep', event, safely: weighty(fresh.kind) }],
+    effects: [...before, { lane: lane.key, kind: 'keep', event, safely: weighty(fresh.kind) }],
   };
 }
+
+const isMeasured = (kind: EventKind): boolean => kind === 'start' || (isTapped(kind) && kind !== 'caught');
+
+const putBack = (lane: Lane): Effect[] => [head(lane, false), { lane: lane.key, kind: 'restore', events: lane.events }];
 
 const tenth = (ms: number): number => Math.round(ms * 10) / 10;
 
@@ -142,30 +233,30 @@ const placed = (lane: Lane, event: Unplaced): AttemptEvent => ({
 /** An event that is kept, or held: only now the number moves. */
 function take(lane: Lane, event: AttemptEvent): Done {
   const events = [...lane.events, event];
-  const trial = readTrial(lane.protocol, events);
-  const now: Lane = { ...lane, events, trial, keeping: lane.keeping === 'sent' ? 'held' : lane.keeping };
-  const over = isOver(trial.state);
+  const now: Lane = {
+    ...lane,
+    events,
+    ...readLane(lane.protocol, events),
+    keeping: lane.keeping === 'sent' ? 'held' : lane.keeping,
+  };
+  const over = isOver(now.trial.state);
+  const stopped = lane.now.sinceMs !== null && now.now.sinceMs === null;
   const effects: Effect[] = [
-    ...(over ? [silence(now)] : []),
+    ...(over || stopped ? [silence(now)] : []),
     ...(over && now.keeping === 'kept' ? [head(now, true)] : []),
     ...(over || event.kind === 'start' || now.keeping !== 'kept' ? [send(now, false)] : []),
   ];
-  return then({ lane: now, effects }, endAtNumber);
+  return then({ lane: now, effects }, endWhenFull);
 }
 
-/** A count that ends at a number ends with the repetition that reaches it. */
-function endAtNumber(lane: Lane): Done {
-  const { capture } = lane.protocol;
-  const most =
-    capture.kind === 'count' && capture.ends !== 'stop-sign' && 'count' in capture.ends ? capture.ends.count : null;
-  const last = lane.events.at(-1);
-  if (most === null || !last || lane.trial.state !== 'running' || countedIn(lane.trial) < most || ends(lane))
-    return nothing(lane);
-  const { goMs } = lane;
-  return mark(lane, { kind: 'end' }, 'page', { tMs: (goMs ?? 0) + last.atMs, wallMs: last.wallMs });
+/** With nothing left to be measured it ends, at the moment of the last mark. */
+function endWhenFull(lane: Lane): Done {
+  const { goMs, now, trial, events, pending } = lane;
+  const last = events.at(-1);
+  const ending = pending.some((e) => e.kind === 'end');
+  if (!now.full || !last || goMs === null || trial.state !== 'running' || ending) return nothing(lane);
+  return mark(lane, { kind: 'end' }, 'page', { tMs: goMs + last.atMs, wallMs: last.wallMs });
 }
-
-const ends = (lane: Lane): boolean => lane.pending.some((e) => e.kind === 'end');
 
 /** The browser can keep nothing more: what it could not keep is held here, and all of it is sent at once. */
 function fail(lane: Lane, event: Unplaced | null): Done {
@@ -173,23 +264,42 @@ function fail(lane: Lane, event: Unplaced | null): Done {
   return event ? take(held, placed(held, event)) : nothing(held);
 }
 
+/** Whether somebody goes on a word, and not when they are ready. */
+export const hasCountdown = (capture: Capture): boolean =>
+  capture.kind === 'timed'
+    ? capture.unhurried !== true
+    : capture.kind === 'count' && capture.ends !== 'stop-sign' && 'time' in capture.ends;
+
+/** Starts the try that comes next: at go, or at once. */
 function begin(lane: Lane, by: EventBy, { tMs, wallMs }: Moment): Done {
-  const goMs = tMs + countdownMs;
-  const now: Lane = { ...lane, goMs, goWallMs: wallMs + countdownMs, beatMs: tMs, beatWallMs: wallMs, toned: true };
+  const waitMs = hasCountdown(lane.protocol.capture) ? countdownMs : 0;
+  const at = { tMs: tMs + waitMs, wallMs: wallMs + waitMs };
+  // A start that was taken back leaves no moment behind that anything would be reckoned from.
+  const { kind } = lane.protocol.capture;
+  const first = lane.goMs === null || kind === 'count' || lane.trial.tries.every((t) => t.state === 'running');
+  // Of a later try by the wall: between two tries the machine may have slept, and the page’s own clock with it.
+  const goWallMs = first ? at.wallMs : (lane.goWallMs ?? at.wallMs);
+  const go = { goMs: at.tMs - (at.wallMs - goWallMs), goWallMs };
+  const now: Lane = { ...lane, ...go, beatMs: tMs, beatWallMs: wallMs, toned: true };
   // The sound card first: where it takes a moment to wake, the first of the three tones would already be late.
-  return then({ lane: now, effects: [silence(now), plan(now, goMs), head(now, false)] }, (l) =>
-    mark(l, { kind: 'start' }, by, { tMs: goMs, wallMs: wallMs + countdownMs }),
+  return then({ lane: now, effects: [silence(now), plan(now, at.tMs), head(now, false)] }, (l) =>
+    mark(l, { kind: 'start', ...inTry(l) }, by, at),
   );
 }
 
+/** Counted against the clock: its end cannot be taken back. */
+const hasEnd = ({ protocol }: Lane): boolean => protocol.capture.kind === 'count' && clockMs(protocol) !== null;
+
 function reopen(lane: Lane, by: EventBy, at: Moment): Done {
-  const answer = liveEvents(lane.events).findLast((e) => e.kind === 'half-rep');
-  if (!answer) return nothing(lane);
-  const back: Effect[] =
-    lane.keeping === 'kept' ? [head(lane, false), { lane: lane.key, kind: 'restore', events: lane.events }] : [];
-  return then({ lane, effects: back }, (now) =>
-    mark(now, { kind: 'strike', ofSeq: answer.seq, reason: 'answer taken back' }, by, at),
-  );
+  const live = liveEvents(lane.events);
+  const answer = live.findLast((e) => e.kind === 'half-rep');
+  const last = answer ?? live.findLast((e) => e.kind === 'end' || (e.kind === 'entered' && e.by !== 'hand'));
+  if (!last || (!answer && hasEnd(lane))) return nothing(lane);
+  const reason = answer ? 'answer taken back' : 'end taken back';
+  const strike = (to: Lane): Done => mark(to, { kind: 'strike', ofSeq: last.seq, reason }, by, at);
+  // What ended it was the last of the tries: that one is done anew, said first so that nothing ends again meanwhile.
+  const anew = !answer && last.kind === 'end' && lane.now.full;
+  return anew ? then(mark(lane, takenBack(lane, Infinity), by, at), strike) : strike(lane);
 }
 
 /** A beat of the page: notices that it was away, ends what the clock ends, sends again what it holds. */
@@ -217,20 +327,25 @@ function beat(lane: Lane, at: Moment, wasHidden: boolean): Done {
 
 /** The wall clock ran on while the page was away or the machine slept: a short gap is marked, a long one ends the try. */
 function noticeGap(lane: Lane, at: Moment): Done {
-  const { goWallMs, beatWallMs: fromWallMs } = lane;
-  const lastMs = clockMs(lane.protocol.capture);
+  const { goWallMs, beatWallMs: fromWallMs, now: measured, protocol } = lane;
+  const { sinceMs, untilMs } = measured;
   const now: Lane = { ...lane, beatMs: at.tMs, beatWallMs: at.wallMs };
-  const inside = goWallMs !== null && at.wallMs >= goWallMs && (lastMs === null || fromWallMs < goWallMs + lastMs);
+  const inside =
+    goWallMs !== null &&
+    sinceMs !== null &&
+    at.wallMs >= goWallMs + sinceMs &&
+    (untilMs === null || fromWallMs < goWallMs + untilMs);
   if (!inside) return nothing(now);
-  return mark(now, { kind: 'gap', lengthMs: Math.round(at.wallMs - fromWallMs) }, 'page', at);
+  const ofTry = protocol.capture.kind === 'count' ? {} : { try: measured.nth };
+  return mark(now, { kind: 'gap', lengthMs: Math.round(at.wallMs - fromWallMs), ...ofTry }, 'page', at);
 }
 
 function endOfTime(lane: Lane, { tMs, wallMs }: Moment): Done {
-  const lastMs = clockMs(lane.protocol.capture);
-  const { goMs, goWallMs } = lane;
-  if (lastMs === null || goMs === null || lane.trial.state !== 'running' || ends(lane)) return nothing(lane);
-  if (tMs < goMs + lastMs) return nothing(lane);
-  return mark(lane, { kind: 'end' }, 'page', { tMs: goMs + lastMs, wallMs: (goWallMs ?? wallMs) + lastMs });
+  const { goMs, goWallMs, now, trial, pending, protocol } = lane;
+  if (now.untilMs === null || goMs === null || trial.state !== 'running') return nothing(lane);
+  const last = ranOut(protocol, now);
+  if (tMs < goMs + now.untilMs || pending.some((e) => e.kind === last.kind)) return nothing(lane);
+  return mark(lane, last, 'page', { tMs: goMs + now.untilMs, wallMs: (goWallMs ?? wallMs) + now.untilMs });
 }
 
 function resend(lane: Lane, { tMs }: Moment): Done {
@@ -241,10 +356,17 @@ function resend(lane: Lane, { tMs }: Moment): Done {
 const leave = (lane: Lane): Done => (lane.events.length === 0 ? nothing(lane) : { lane, effects: [send(lane, true)] });
 
 const silence = ({ key }: Lane): Effect => ({ lane: key, kind: 'silence' });
-const plan = ({ key, protocol }: Lane, goMs: number): Effect => ({
-  ...{ lane: key, kind: 'plan', goMs },
-  lastMs: clockMs(protocol.capture),
-});
+/** The tones of the try that runs, or of one that begins at `startMs`. */
+function plan({ key, protocol, goMs, now }: Lane, startMs = (goMs ?? 0) + (now.sinceMs ?? 0)): Effect {
+  const { capture, calls = [], beatS } = protocol;
+  const lastMs = clockMs(protocol, now.nth);
+  const beats = beatS === undefined || capture.kind !== 'count' ? [] : everyMs(beatS * 1000, capture.capS * 1000);
+  return { lane: key, kind: 'plan', goMs: startMs, lastMs, onTheWayMs: [...calls.map((c) => c.atS * 1000), ...beats] };
+}
+
+const everyMs = (stepMs: number, lastMs: number): number[] =>
+  Array.from({ length: Math.floor(lastMs / stepMs) }, (_, i) => (i + 1) * stepMs);
+
 const head = ({ key, goWallMs, beatWallMs }: Lane, closed: boolean): Effect => ({
   ...{ lane: key, kind: 'head', goWallMs, beatWallMs, closed },
 });

@@ -14,7 +14,7 @@ export const readHold: Reader = (protocol, live) => {
     const untilMs = letGo?.atMs ?? endMs;
     if (startMs === null || untilMs === null) return { state: 'running', value: null, atMs: [] };
     const heldS = Math.min(capS, Math.max(0, untilMs - startMs) / 1000);
-    return { state: 'done', value: roundTo(heldS, 0.1), atMs: [] };
+    return { state: 'done', value: roundTo(heldS, protocol.readTo ?? 0.1), atMs: [] };
   });
   return {
     tries,

@@ -1,18 +1,18 @@
 import type { AttemptEvent } from '../../shapes/attempt';
 import type { FourStageSeconds } from '../../shapes/facts';
 import type { Stage } from '../../shapes/protocol';
-import { marksOf } from '../marks';
+import { allMarks } from '../marks';
 import type { Reader } from './seen';
 
 type StageEvent = Extract<AttemptEvent, { readonly kind: 'stage' }>;
 
 /**
- * Stages one after the other; what was said last of a stage stands.
+ * Stages one after the other, each under its own try; what was said last of a stage stands.
  * `first-not`: how many were held before the first that was not. `all`: how many were right, or, where readings were
  * taken, the largest drop from the first. `lowest`: the lowest seat it was done from.
  */
 export const readStaged: Reader = ({ capture }, live) => {
-  const { marks } = marksOf(live, 0);
+  const marks = allMarks(live);
   const said = new Map(marks.flatMap((m) => (m.kind === 'stage' ? [[m.id, m]] : [])));
   const { stages, ends } = capture.kind === 'staged' ? capture : { stages: [], ends: 'all' as const };
   const value = {

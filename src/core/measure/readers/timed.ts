@@ -19,7 +19,7 @@ export const readTimed: Reader = (protocol, live) => {
     const tookS = (last.atMs - startMs) / 1000;
     return tookS > capS
       ? { state: 'not-counted', value: null, atMs }
-      : { state: 'done', value: roundTo(tookS, 0.01), atMs };
+      : { state: 'done', value: roundTo(tookS, protocol.readTo ?? 0.01), atMs };
   });
   return { tries, value: bestOf(protocol, tries), handsUsed, cleanBeforeHands: null, seconds: null };
 };

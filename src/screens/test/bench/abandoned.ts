@@ -20,7 +20,7 @@ export async function closeAbandoned(nowWallMs: number): Promise<KeptAttempt[]> 
       continue;
     }
     const rules = rulesOf(kept);
-    const closing = rules ? closingOf(rules.capture, events, kept, nowWallMs) : [];
+    const closing = rules ? closingOf(rules, events, kept, nowWallMs) : [];
     if (closing.length === 0 || !(await claim(kept, thisPage))) continue;
     for (const event of closing) await keepEvent(kept.clientKey, { ...event, wallMs: nowWallMs, by: 'page' }, true);
     closed.push(kept);

@@ -17,11 +17,11 @@ const world: World = {
   beat: (key, wallMs, safely) => beat(key, thisPage, wallMs, safely),
   send: (kept, { leaving, events }) => sendAttempt(kept, { leaving, ...(events ? { events } : {}) }),
   sound: {
-    plan: (key, goMs, lastMs) => {
+    plan: (key, planned) => {
       const tones = sounding.get(key) ?? new Tones();
       sounding.set(key, tones);
       tones.silence();
-      tones.planTest(goMs, lastMs);
+      tones.planTest(planned);
     },
     silence: (key) => sounding.get(key)?.silence(),
   },

@@ -71,7 +71,7 @@ describe('a whole test on a fake clock', () => {
     await pass(3000);
     for (let n = 1; n <= 12; n++) {
       await pass(2000);
-      runner.press('one', { do: 'count' }, 'key');
+      runner.press('one', { do: 'tap' }, 'key');
       await pass(0);
       expect(count()).toBe(n);
     }
@@ -79,7 +79,7 @@ describe('a whole test on a fake clock', () => {
     expect(runner.lane('one')?.trial.state).toBe('half-way-open');
     expect(events.at(-1)).toMatchObject({ kind: 'end', atMs: 30_000 });
     await pass(800);
-    runner.press('one', { do: 'count' }, 'key');
+    runner.press('one', { do: 'tap' }, 'key');
     await pass(10);
     expect(runner.lane('one')?.trial).toMatchObject({ state: 'finished', value: 13 });
     expect(log.slice(0, 4)).toEqual(['silence', 'tones', 'head with go', 'sent 1']);
@@ -95,7 +95,7 @@ describe('a whole test on a fake clock', () => {
     expect(told).toBeGreaterThan(1);
     away();
     const before = told;
-    runner.press('one', { do: 'count' }, 'key');
+    runner.press('one', { do: 'tap' }, 'key');
     await pass(0);
     expect(told).toBe(before);
   });
@@ -107,7 +107,7 @@ test('presses faster than the browser keeps stay in their order, none twice', as
   runner.add(kept(), chairStand30s, []);
   runner.press('one', { do: 'begin' }, 'key');
   await pass(3500);
-  for (let n = 0; n < 5; n++) runner.press('one', { do: 'count' }, 'key');
+  for (let n = 0; n < 5; n++) runner.press('one', { do: 'tap' }, 'key');
   expect(count()).toBe(0);
   await pass(300);
   expect(count()).toBe(5);
@@ -121,11 +121,11 @@ test('a browser that fills up in the middle: the rest is held by the page, in it
   runner.add(kept(), chairStand30s, []);
   runner.press('one', { do: 'begin' }, 'key');
   await pass(4000);
-  runner.press('one', { do: 'count' }, 'key');
+  runner.press('one', { do: 'tap' }, 'key');
   await pass(20);
   is.full = true;
   is.answer = 'later';
-  for (let n = 0; n < 3; n++) runner.press('one', { do: 'count' }, 'key');
+  for (let n = 0; n < 3; n++) runner.press('one', { do: 'tap' }, 'key');
   // What is in line behind the one that failed is not tried: no two ever take the same place.
   await pass(15);
   is.full = false;
@@ -146,7 +146,7 @@ test('another page took it over: the next beat says so and nothing is marked her
   is.mine = false;
   await pass(300);
   const before = events.length;
-  runner.press('one', { do: 'count' }, 'key');
+  runner.press('one', { do: 'tap' }, 'key');
   await pass(10);
   expect([runner.lane('one')?.lost, events.length]).toEqual([true, before]);
 });

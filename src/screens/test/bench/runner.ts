@@ -30,15 +30,18 @@ export interface World {
     how: { readonly leaving: boolean; readonly events: readonly AttemptEvent[] | null },
   ) => Promise<Sent>;
   readonly sound: {
-    readonly plan: (key: string, goMs: number, lastMs: number | null) => void;
+    readonly plan: (key: string, tones: Planned) => void;
     readonly silence: (key: string) => void;
   };
   /** Calls back at a moment of the page’s axis; returns how to take that back. */
   readonly callAt: (ms: number, call: () => void) => () => void;
 }
 
+/** Tones on the page’s axis. */
+export type Planned = Pick<Extract<Effect, { readonly kind: 'plan' }>, 'goMs' | 'lastMs' | 'onTheWayMs'>;
+
 /** What a screen draws of a lane. */
-export type LaneShown = Pick<Lane, 'trial' | 'keeping' | 'lost' | 'goMs'>;
+export type LaneShown = Pick<Lane, 'trial' | 'now' | 'keeping' | 'lost' | 'goMs'>;
 
 /** So often the page says that it is there. */
 const beatEveryMs = 250;
@@ -126,10 +129,10 @@ export class Runner {
   }
 
   /** True where what is drawn of it changed: its beats are no change. */
-  private draw({ key, trial, keeping, lost, goMs }: Lane): boolean {
+  private draw({ key, trial, now, keeping, lost, goMs }: Lane): boolean {
     const last = this.shownLanes.get(key);
     const same = last?.trial === trial && last.keeping === keeping && last.lost === lost && last.goMs === goMs;
-    if (!same) this.shownLanes.set(key, { trial, keeping, lost, goMs });
+    if (!same) this.shownLanes.set(key, { trial, now, keeping, lost, goMs });
     return !same;
   }
 
@@ -139,7 +142,7 @@ export class Runner {
     switch (effect.kind) {
       case 'plan': {
         const { goMs, lastMs } = effect;
-        world.sound.plan(key, goMs, lastMs);
+        world.sound.plan(key, effect);
         // The end is marked when it comes, not with the next beat.
         if (lastMs !== null) world.callAt(goMs + lastMs, () => this.input({ kind: 'tick', ...this.moment() }));
         return;

@@ -1,3 +1,5 @@
+import type { Planned } from './runner';
+
 /** Tones of a timed test, scheduled on the clock of the sound card so that they do not wait for the page. */
 export class Tones {
   /** Absent on a machine without sound; the test then runs by eye. */
@@ -21,14 +23,14 @@ export class Tones {
   }
 
   /**
-   * Three short, one higher to go, one long at the end.
-   * @param lastMs when the clock ends it, after go; `null` where nobody but the instructor does
+   * Three short, one higher to go, a soft one for each call on the way, one long at the end.
    */
-  planTest(goMs: number, lastMs: number | null): void {
+  planTest({ goMs, lastMs, onTheWayMs }: Planned): void {
     // The first of the three falls on the moment of planning itself, so a little past is still in time.
     const inTime = performance.now() - 200;
     for (const second of [3, 2, 1]) if (goMs - second * 1000 > inTime) this.plan(goMs - second * 1000, 150, 440);
     if (goMs > performance.now()) this.plan(goMs, 500, 880);
+    for (const ms of onTheWayMs) if (goMs + ms > performance.now()) this.plan(goMs + ms, 120, 550);
     if (lastMs !== null) this.plan(goMs + lastMs, 1500, 660);
   }
 
