@@ -301,3 +301,27 @@ export async function laneAt(page: Page, secondsGone: number): Promise<void> {
     secondsGone,
   );
 }
+
+/** Notes something of somebody. */
+export const noteOf = (hall: Hall, personId: string, on: string, content: object) =>
+  send(hall, 'PUT', `/api/v1/entries/${crypto.randomUUID()}`, { personId, on, content });
+
+/** Somebody ready to be tested. */
+export async function addReadyTo(hall: Hall, name: string, on: string, more: object = {}): Promise<string> {
+  const { body } = await send(hall, 'POST', '/api/v1/people', {
+    ...{ name, birthDate: '1950-05-06', normTable: 'female', heightCm: 165, massKg: 64, toComplete: [], evenSo: true },
+    ...more,
+  });
+  const id = String(body['id']);
+  const no = { disease: false, symptoms: false, uncontrolled: false, operation: false, changed: false, wasting: false };
+  await noteOf(hall, id, on, { kind: 'screening', answers: { active: true, ...no } });
+  return id;
+}
+
+/** Presses a button or a link by its words. */
+export async function press(page: Page, words: string): Promise<void> {
+  const target = await page.waitForSelector(
+    `::-p-xpath(//*[self::a or self::button][contains(normalize-space(.), ${JSON.stringify(words)})])`,
+  );
+  await target?.click();
+}

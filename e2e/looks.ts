@@ -147,6 +147,9 @@ export const looksWrong = (page: Page, ratio = 4.5): Promise<string[]> =>
       const fill = colourOf(getComputedStyle(element).fill);
       if (!fill) continue;
       const halo = getComputedStyle(element);
+      // Behind a bar it is not seen now; it is scrolled up to be.
+      const bar = document.elementsFromPoint(...middle)[0]?.closest('[data-fixed]');
+      if (bar && !bar.contains(element)) continue;
       const under = [
         ...(halo.paintOrder.startsWith('stroke') && halo.stroke !== 'none' ? [colourOf(halo.stroke)] : []),
         ...document.elementsFromPoint(...middle).flatMap((behind) => {

@@ -376,6 +376,69 @@ test('at 200 % and on a phone held sideways Start, the count and the answers are
   await page.setViewport({ width: 1280, height: 800 });
 });
 
+test.each([
+  ['chair-stand-30s', ['Odile Brandvoll', 'Tomasz Rekkedal'], 'Enter'],
+  ['step-2min', ['Odile Brandvoll', 'Tomasz Rekkedal', 'Bertil Kvarnholm', 'Agnes Tverrå'], 'Enter'],
+  ['one-leg', ['Odile Brandvoll'], 'Space'],
+  ['up-and-go-8ft', ['Odile Brandvoll'], 'Enter'],
+  ['four-stage', ['Odile Brandvoll'], 'Space'],
+  ['foot-feel', ['Odile Brandvoll'], 'y'],
+  ['lowest-seat', ['Odile Brandvoll'], null],
+  ['stand-up-pressure', ['Odile Brandvoll'], null],
+  ['reach-forward', ['Odile Brandvoll'], null],
+] as const)('%s at the station, put up, begun and running: right on five screens', async (test, names, begins) => {
+  const { page } = watched;
+  const everywhere = async (what: string) => {
+    for (const [width, height] of sizes) {
+      await resize(page, width, height);
+      expect([what, width, await looksWrong(page, 7)]).toEqual([what, width, []]);
+    }
+    expect((await findings(page)).violations).toEqual([]);
+    await resize(page, 1280, 800);
+    await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+  };
+  const people = names.map((name) => `person=${ids[name] ?? ''}`).join('&');
+  await page.goto(`${server.url}/test?test=${test}&${people}`, { waitUntil: 'networkidle0' });
+  for (;;) {
+    const first = await page.waitForSelector('[data-testid=day-check], [role=img][aria-label^="The station"]');
+    if (await first?.evaluate((e) => e.getAttribute('role') === 'img')) break;
+    await settled(page);
+    await page.keyboard.press('w');
+    await page.waitForFunction((e) => !e?.isConnected || e.textContent === '', {}, first);
+  }
+  await settled(page);
+  for (;;) {
+    const beside = await page.$('::-p-xpath(//button[contains(., "Beside all the same")])');
+    if (!beside) break;
+    await beside.evaluate((button) => (button as HTMLButtonElement).click());
+    await page.waitForFunction((e) => !e.isConnected, {}, beside);
+  }
+  await everywhere('set up');
+  await settled(page);
+  await page.keyboard.press('Space');
+  await page.waitForSelector('[data-testid=practice], [data-testid=run]');
+  await everywhere('before');
+  await settled(page);
+  if (begins === null) return;
+  await page.keyboard.press(begins);
+  await page.waitForSelector('[data-testid=lane]');
+  await everywhere('running');
+  if (test === 'foot-feel')
+    for (let n = 2; n <= 6; n++) {
+      await page.waitForFunction((words) => document.body.textContent.includes(words), {}, `${n} of 6`);
+      await page.keyboard.press(begins);
+    }
+  else await page.keyboard.press('Escape');
+  for (const name of test === 'foot-feel' ? [] : names) {
+    const reason = await page.waitForSelector(
+      `[data-person-name="${name}"] ::-p-xpath(.//button[contains(., "Asked to stop")])`,
+    );
+    await reason?.click();
+  }
+  await page.waitForSelector('[data-testid=outcome]');
+  await everywhere('over');
+});
+
 test('? shows the keys; single letters can be switched off', async () => {
   const { page } = watched;
   await page.goto(`${server.url}/people`, { waitUntil: 'networkidle0' });

@@ -40,6 +40,7 @@ const carries = {
     id: string().typeError('must be text').max(20).required('is needed'),
     held: yesNo(),
     answer: numberIn(-1000, 1000),
+    second: numberIn(0, 1000),
     seatCm: numberIn(...bodyLimits.seatCm, 'cm'),
   },
   reading: { value: numberIn(-200, 1000).required('is needed'), unit: oneOf(['cm', 'in']) },

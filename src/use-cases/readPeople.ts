@@ -1,3 +1,4 @@
+import { coreTests } from '../catalogue/protocols';
 import { knownOn } from '../core/intake/known';
 import { bookIn } from '../core/score/shownUnits';
 import type { IsoDate } from '../core/shapes/facts';
@@ -83,18 +84,36 @@ function apart<V>(person: KeptPerson, work: () => V): ReadOne<V> {
   }
 }
 
-/** What to mind with some people, in sentences, by id. */
-export async function cautionsOfPeople(
-  desk: Desk,
-  people: readonly KeptPerson[],
-): Promise<ReadonlyMap<PersonId, readonly string[]>> {
-  const all = await describeAll(desk, people, await judgedBy(desk), (records, hall, today) => ({
-    id: records.person.id,
-    texts: cautionsFor(hall.rules.levels, factsFrom(records, hall, today))
-      .slice(0, -1)
-      .map((c) => c.text),
-  }));
-  return new Map(all.flatMap((read) => (read.kind === 'read' ? [[read.view.id, read.view.texts] as const] : [])));
+/** What to mind with somebody at a station. */
+export interface Mind {
+  /** In sentences. */
+  readonly cautions: readonly string[];
+  /** The newest chair stand took the hands. */
+  readonly handsLast: boolean;
+}
+
+/** What to mind with some people, by id. */
+export async function mindsOfPeople(desk: Desk, people: readonly KeptPerson[]): Promise<ReadonlyMap<PersonId, Mind>> {
+  const all = await describeAll(desk, people, await judgedBy(desk), (records, hall, today) => {
+    const facts = factsFrom(records, hall, today);
+    const stands = facts.results
+      .filter((r) => r.test === coreTests[0])
+      .sort((a, b) => a.testedOn.localeCompare(b.testedOn));
+    return {
+      id: records.person.id,
+      cautions: cautionsFor(hall.rules.levels, facts)
+        .slice(0, -1)
+        .map((c) => c.text),
+      handsLast: stands.at(-1)?.handsUsed === true,
+    };
+  });
+  return new Map(
+    all.flatMap((read) => {
+      if (read.kind !== 'read') return [];
+      const { id, ...mind } = read.view;
+      return [[id, mind] as const];
+    }),
+  );
 }
 
 /** The same for lists of many: levels are worked out only of those who have or wait for one. */

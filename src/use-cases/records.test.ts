@@ -27,7 +27,6 @@ import { bringResultsUpToDate, rebuildResults, saveAttempt } from './saveAttempt
 import { noteToday, saveEntry } from './saveEntry';
 import { addPerson, changePerson, emptyPersonForm, toPersonForm } from './savePerson';
 import { listStation, readStationRecord } from './station';
-import { chairStand30s } from '../catalogue/protocols/chair-stand-30s/protocol';
 import { deskOf } from './desk';
 
 const today = '2026-03-02';
@@ -187,9 +186,7 @@ describe('one record that cannot be true', () => {
     );
     await expect(readPerson(deskOf(db, today), broken)).rejects.toThrow(Unreadable);
     expect((await readIntake(deskOf(db, today), broken))?.person.name).toBe('Broken Record');
-    expect((await listStation(deskOf(db, today), chairStand30s, broken)).people.map((p) => p.name)).toEqual([
-      'Well Record',
-    ]);
+    expect((await listStation(deskOf(db, today), [broken])).people.map((p) => p.name)).toEqual(['Well Record']);
     await changePerson(deskOf(db, today), broken, { ...form, name: 'Broken Record' });
     expect((await readPerson(deskOf(db, today), broken))?.lead?.series[0]?.results).toHaveLength(1);
   });
@@ -512,7 +509,7 @@ describe('people and days', () => {
   });
   test('medicines and contacts are not sent to the station, neither with the page nor before a start', async () => {
     const id = await addReady({ medicines: 'Quillipril', contact: { name: 'Kin Folk', phone: '555 0199' } });
-    const sent = [await listStation(deskOf(db, today), chairStand30s, id), await readStationRecord(deskOf(db), id)];
+    const sent = [await listStation(deskOf(db, today), [id]), await readStationRecord(deskOf(db), id)];
     for (const word of ['Quillipril', 'Kin Folk', '555 0199']) expect(JSON.stringify(sent)).not.toContain(word);
     expect(await readStationRecord(deskOf(db), 'nobody')).toBeUndefined();
   });

@@ -1,4 +1,5 @@
 import { protocolById } from '../catalogue/protocols';
+import { inCm } from '../core/measure/readers/distance';
 import { measureVersion, readTrial, ruledBy } from '../core/measure/readTrial';
 import type { Trial } from '../core/measure/trial';
 import { eventKindsOf, type AttemptEvent } from '../core/shapes/attempt';
@@ -33,9 +34,11 @@ export async function saveAttempt(desk: Desk, clientKey: ClientKey, input: unkno
   if (parsed.kind === 'bad') return { kind: 'rejected', errors: parsed.errors };
   const body = parsed.value;
   const protocol = protocolById(body.test);
+  // What is said of it is looked at by the rules it was taken under.
+  const ruled = protocol && ruledBy(protocol, body.protocolVersion);
   // Whoever it is for is looked at in the transaction that writes it: nobody is erased in between.
   return together(desk, async (trx) => {
-    const errors = await faultsOf(trx, clientKey, body, protocol);
+    const errors = await faultsOf(trx, clientKey, body, ruled);
     if (errors.length > 0 || !protocol) return { kind: 'rejected', errors };
     const { personId, test, protocolVersion, sittingDate, side = null, conditions, events } = body;
     const head = { clientKey, personId, test, protocolVersion, sittingDate, side, conditions };
@@ -60,7 +63,7 @@ async function faultsOf(
   if (!/^[A-Za-z0-9_-]{8,64}$/.test(clientKey))
     fault('', 'the key in the address must be 8 to 64 letters, digits, - or _');
   if (!protocol) fault('/test', `there is no test ${body.test}`);
-  else if (body.protocolVersion > protocol.version)
+  else if (body.protocolVersion > (protocolById(body.test)?.version ?? 0))
     fault('/protocolVersion', `the newest version of ${body.test} is ${protocol.version}`);
   const person = await findPerson(desk.db, body.personId);
   if (!person) fault('/personId', 'nobody in the register has this id');
@@ -88,7 +91,7 @@ function eventFaults(event: AttemptEvent, protocol: Protocol, side: Side | null)
   if (!eventKindsOf[protocol.capture.kind].includes(event.kind))
     return [['/kind', `${protocol.id} is not taken down by ${event.kind}`]];
   if (event.kind === 'reading')
-    return resultFaults({ value: event.value, side }, protocol).map(([f, m]) => [`/${f}`, m]);
+    return resultFaults({ value: inCm(event), side }, protocol).map(([f, m]) => [`/${f}`, m]);
   if (event.kind === 'add') return resultFaults({ value: event.value, side }, protocol).map(([f, m]) => [`/${f}`, m]);
   if (event.kind !== 'entered') return [];
   const { value, trials, outcome, seconds, help, cleanBeforeHands } = event;

@@ -1,13 +1,15 @@
-import { rowFor } from '../core/score/rank';
-import type { NormRow } from '../core/shapes/norms';
+import { protocolById } from '../catalogue/protocols';
+import { toKit } from '../core/intake/cupboard';
+import { seatHeights } from '../core/level/seat';
 import type { PersonRecord } from '../core/shapes/intake';
-import type { Person, PersonId } from '../core/shapes/person';
-import type { Protocol } from '../core/shapes/protocol';
+import type { PersonId } from '../core/shapes/person';
 import { sittingOn } from '../database/groups';
 import { listPeople } from '../database/people';
 import { allLines } from './everybody';
+import { readBook } from './norms';
+import { readPlace } from './places';
 import { recordsOf } from './readRecords';
-import { cautionsOfPeople } from './readPeople';
+import { mindsOfPeople } from './readPeople';
 import { type Desk } from './desk';
 
 /** People a station page takes along when no sitting was put together; more are found by name. */
@@ -15,33 +17,35 @@ const most = 60;
 
 /**
  * What the station page takes along, so that it needs no server while a test runs: today's sitting, or else those who
- * are due first; and the one it was opened for.
+ * are due first; and those it was opened for.
  */
-export async function listStation(desk: Desk, protocol: Protocol, asked: PersonId | null) {
+export async function listStation(desk: Desk, asked: readonly PersonId[]) {
   const today = desk.today();
   const sitting = new Set(await sittingOn(desk.db, today));
   const chosen = sitting.size > 0 ? sitting : await dueFirst(desk);
-  if (asked !== null) chosen.add(asked);
+  for (const id of asked) chosen.add(id);
   const people = (await listPeople(desk.db)).filter((p) => chosen.has(p.id) && !p.archived);
   const records = await recordsOf(
     desk,
     people.map((p) => p.id),
   );
-  const minds = await cautionsOfPeople(desk, people);
+  const minds = await mindsOfPeople(desk, people);
   const lines = new Map((await allLines(desk)).map((l) => [l.id, l]));
   return {
     sitting: sitting.size > 0,
+    seatsCm: seatHeights(toKit((await readPlace(desk)).cupboard)).map((seat) => seat.heightCm),
+    // Only those whose figures the hall changed: the page brings the others along.
+    ownNorms: (await readBook(desk)).protocols.filter((p) => p.norms !== protocolById(p.id)?.norms),
     people: people.flatMap(({ id, name, normTable }) => {
       const line = lines.get(id);
-      const cautions = minds.get(id);
+      const mind = minds.get(id);
       // Whose record cannot be worked out is tested when it is put right.
-      if (!line || !cautions || line.ageYears === null) return [];
+      if (!line || !mind || line.ageYears === null) return [];
       const { ageYears, lastTestedOn, dueOn } = line;
       return [
         {
-          ...{ id, name, ageYears, cautions, lastTestedOn },
+          ...{ id, name, normTable, ageYears, lastTestedOn, ...mind },
           record: remembered(records.get(id) ?? { intakes: [], entries: [] }),
-          row: paceRow(protocol, ageYears, normTable),
           due: dueOn !== null && dueOn <= today,
         },
       ];
@@ -79,11 +83,4 @@ async function dueFirst(desk: Desk): Promise<Set<PersonId>> {
   };
   lines.sort((a, b) => rank[a.state] - rank[b.state] || (a.dueOn ?? '').localeCompare(b.dueOn ?? ''));
   return new Set(lines.slice(0, most).map((l) => l.id));
-}
-
-/** With the norm table left open the pace is that of the lower median. */
-function paceRow(protocol: Protocol, ageYears: number, sex: Person['normTable']): NormRow | null {
-  const sexes = sex ? [sex] : (['female', 'male'] as const);
-  const rows = sexes.flatMap((s) => rowFor(protocol.norms, { ageYears, sex: s }) ?? []);
-  return rows.sort((a, b) => a.p25 + a.p75 - (b.p25 + b.p75))[0] ?? null;
 }

@@ -49,9 +49,6 @@ export const protocols: readonly Protocol[] = [
 /** Whoever has a result of one of these is tested; the one that speaks for somebody where one must, first. */
 export const coreTests: readonly string[] = [chairStand30s, fourStage, oneLeg, upAndGo8ft, step2min].map((p) => p.id);
 
-/** Tests that are timed at the station so far; the others come from paper. */
-export const timedHere: readonly string[] = [chairStand30s.id];
-
 /** Rises when any shipped norm figure changes. */
 export const normsVersion = '2026-11-1';
 

@@ -22,3 +22,26 @@ export function nameOrder(): (a: string, b: string) => number {
   };
   return (a, b) => compareNames(a, b, fold);
 }
+
+/**
+ * Names as they are read across a hall: first name and the first letter of the last; where two would be equal, as many
+ * letters as tell them apart, and where nothing does, a number.
+ * @returns one a name, in their order
+ */
+export function shortNames(names: readonly string[]): string[] {
+  const parts = names.map((name) => {
+    const [first = '', ...rest] = name.trim().split(/\s+/);
+    return { first, last: rest.at(-1) ?? '' };
+  });
+  const short = ({ first, last }: (typeof parts)[number], letters: number) =>
+    last === '' ? first : `${first} ${last.slice(0, letters)}${letters < last.length ? '.' : ''}`;
+  const bare = (name: string) => name.replace('.', '');
+  return parts.map((own, i) => {
+    const others = parts.filter((_, j) => j !== i);
+    const longest = Math.max(1, ...parts.map((p) => p.last.length));
+    for (let letters = 1; letters <= longest; letters++)
+      // A full stop alone tells nobody apart.
+      if (others.every((o) => bare(short(o, letters)) !== bare(short(own, letters)))) return short(own, letters);
+    return `${short(own, 1)} ${parts.slice(0, i + 1).filter((p) => p.first === own.first && p.last === own.last).length}`;
+  });
+}

@@ -26,7 +26,9 @@ export interface MovedAway {
 }
 
 /** A finished attempt as a result for scoring and levels; a count as it was seen, hands or no hands. `null` while it has none. */
-export function toResult(attempt: AttemptView): TestResult | null {
+export function toResult(
+  attempt: Pick<AttemptView, 'trial' | 'test' | 'sittingDate' | 'side' | 'conditions'>,
+): TestResult | null {
   const { trial } = attempt;
   if (trial.state !== 'finished') return null;
   const values = trial.tries.flatMap((t) => t.value ?? []);

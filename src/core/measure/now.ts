@@ -11,6 +11,8 @@ export interface Now {
   readonly sinceMs: number | null;
   /** When the clock itself ends it; `null` where somebody does. */
   readonly untilMs: number | null;
+  /** When the last try or stage before it ended; `null` before any did. */
+  readonly endedMs: number | null;
   /** Nothing is left to be measured: it may be ended. */
   readonly full: boolean;
 }
@@ -26,6 +28,7 @@ export function nowIn(protocol: Protocol, live: readonly AttemptEvent[]): Now {
       return {
         nth: 0,
         ...clock(startMs, clockMs(protocol)),
+        endedMs: null,
         full: fullReps(marks).length >= most && !asksHalf(capture),
       };
     }
@@ -42,7 +45,8 @@ export function nowIn(protocol: Protocol, live: readonly AttemptEvent[]): Now {
         return startMs !== null && end !== undefined && end.atMs - startMs >= enoughMs;
       });
       const startMs = tries[nth]?.startMs ?? null;
-      return { nth, ...clock(startMs, clockMs(protocol)), full: startMs === null && (nth >= count || enough) };
+      const endedMs = lastOf(tries.flatMap(({ marks }) => marks.filter((m) => endsTry(protocol, marks, m))));
+      return { nth, ...clock(startMs, clockMs(protocol)), endedMs, full: startMs === null && (nth >= count || enough) };
     }
     case 'distance': {
       const tries = Array.from({ length: triesIn(live) }, (_, nth) => marksOf(live, nth).marks);
@@ -51,7 +55,13 @@ export function nowIn(protocol: Protocol, live: readonly AttemptEvent[]): Now {
       const open = tries.findIndex((_, i) => !caught[i] && !read[i]);
       const nth = open < 0 ? tries.length : open;
       const done = read.filter(Boolean).length;
-      return { nth, sinceMs: null, untilMs: null, full: done >= (protocol.tries?.count ?? 1) };
+      return {
+        nth,
+        sinceMs: null,
+        untilMs: null,
+        endedMs: lastOf(tries.flat()),
+        full: done >= (protocol.tries?.count ?? 1),
+      };
     }
     case 'staged': {
       const said = allMarks(live).flatMap((m) => (m.kind === 'stage' ? [m] : []));
@@ -64,10 +74,12 @@ export function nowIn(protocol: Protocol, live: readonly AttemptEvent[]): Now {
         (capture.ends === 'first-not' && notHeld.length > 0) ||
         (capture.ends === 'lowest' && failedTwice(notHeld));
       const startMs = stage ? stageStart(capture.stages, stage, nth, live) : null;
-      return { nth, ...clock(startMs, clockMs(protocol, nth)), full };
+      return { nth, ...clock(startMs, clockMs(protocol, nth)), endedMs: lastOf(said), full };
     }
   }
 }
+
+const lastOf = (ends: readonly AttemptEvent[]): number | null => ends.at(-1)?.atMs ?? null;
 
 const clock = (startMs: number | null, lastMs: number | null): Pick<Now, 'sinceMs' | 'untilMs'> => ({
   sinceMs: startMs,

@@ -28,9 +28,16 @@ export function clockMs({ capture }: Pick<Protocol, 'capture'>, nth = 0): number
   return s === null ? null : s * 1000;
 }
 
+/** Seconds of a count against the clock; `null` for everything else. */
+export const countsFor = (capture: Capture): number | null =>
+  capture.kind === 'count' && capture.ends !== 'stop-sign' && 'time' in capture.ends ? capture.ends.time : null;
+
+/** Whether somebody goes on a word, and not when they are ready. */
+export const hasCountdown = (capture: Capture): boolean =>
+  capture.kind === 'timed' ? capture.unhurried !== true : countsFor(capture) !== null;
+
 function lastS(capture: Capture, nth: number): number | null {
-  if (capture.kind === 'count')
-    return capture.ends !== 'stop-sign' && 'time' in capture.ends ? capture.ends.time : null;
+  if (capture.kind === 'count') return countsFor(capture);
   if (capture.kind === 'hold' || capture.kind === 'timed') return capture.capS;
   return (capture.kind === 'staged' ? capture.stages[nth]?.holdS : undefined) ?? null;
 }

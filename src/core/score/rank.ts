@@ -165,3 +165,10 @@ export function percentileWords(percentile: number): string {
   if (percentile > 95) return 'among the highest 5 in 100';
   return `about ${roundTo(percentile, 1)} in 100`;
 }
+
+/** The row whose median somebody is timed against. With the norm table left open it is that of the lower median. */
+export function paceRow(set: NormSet | undefined, ageYears: number, table: NormTable): NormRow | null {
+  const sexes = table ? [table] : (['female', 'male'] as const);
+  const rows = sexes.flatMap((sex) => rowFor(set, { ageYears, sex }) ?? []);
+  return rows.sort((a, b) => a.p25 + a.p75 - (b.p25 + b.p75))[0] ?? null;
+}

@@ -48,6 +48,8 @@ export type AttemptEvent = Stamp &
         readonly id: string;
         readonly held?: boolean;
         readonly answer?: number;
+        /** The lower pressure beside the upper one. */
+        readonly second?: number;
         readonly seatCm?: number;
       }
     /** What the tape says. */

@@ -61,6 +61,7 @@ export interface EarlierRules {
   readonly capture?: Capture;
   readonly tries?: Protocol['tries'];
   readonly range?: Protocol['range'];
+  readonly sides?: Sides;
   readonly handsMakeZero?: boolean;
 }
 
@@ -78,6 +79,19 @@ export type PlaceNeed =
 /** What can go wrong by where the work is done; each has its one line in the catalogue’s cautions. */
 export const hazards = ['floor', 'one-leg', 'slide'] as const;
 export type Hazard = (typeof hazards)[number];
+
+/** The station seen from above, to be drawn: what stands where, and where whoever watches stands. */
+export interface Plan {
+  /** What they are on at the start. */
+  readonly on: 'chair' | 'armchair' | 'feet' | 'mat';
+  /** A wall behind them, in front of them, or along their side. */
+  readonly wall?: 'behind' | 'ahead' | 'side';
+  /** Something fixed to hold, within a hand. */
+  readonly rail?: 'side' | 'ahead';
+  /** A way ahead of them, from where to where, m. */
+  readonly way?: { readonly metres: number; readonly end: 'line' | 'cone' };
+  readonly spotter: 'ahead' | 'beside' | 'behind' | 'half-way';
+}
 
 /** A test as the instructor picks it: plain data, one folder in the catalogue. */
 export interface Protocol {
@@ -102,6 +116,11 @@ export interface Protocol {
   readonly hazards?: readonly Hazard[];
   readonly practice: string;
   readonly station: Station;
+  readonly plan: Plan;
+  /** A mark on the wall at a height of this person’s own. */
+  readonly heightMark?: 'half-thigh';
+  /** What the lane’s own key is pressed for, after “Tap when”: to start the clock, and to end it. */
+  readonly taps?: { readonly start?: string; readonly end?: string };
   /** Marks in reach while it runs. */
   readonly offers: readonly Offered[];
   /** What makes a try not count, for whoever watches. */

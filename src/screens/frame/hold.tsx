@@ -81,7 +81,10 @@ export function HoldButton() {
       onClick={holdEverything}
       className="flex min-h-11 cursor-pointer items-center gap-2 rounded-md border-2 border-stop px-3 font-bold"
     >
-      <SignMark sign="stop" /> Hold <Key>F9</Key>
+      <SignMark sign="stop" /> Hold{' '}
+      <span className="max-sm:hidden">
+        <Key>F9</Key>
+      </span>
     </button>
   );
 }

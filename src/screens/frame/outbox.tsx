@@ -96,7 +96,7 @@ export function Outbox() {
 }
 
 const line = 'border-b-2 border-watch bg-board px-7 py-2 font-semibold';
-const link = 'inline-flex min-h-11 items-center text-squat underline underline-offset-4';
+const link = 'inline-flex min-h-11 items-center font-semibold text-ink underline underline-offset-4';
 
 /** What is to be said of all that waits, a sentence a kind. */
 function linesOf({ waiting, nameless, unreadable }: Left): string[] {

@@ -1,5 +1,4 @@
 import { cautions } from '../../catalogue/cautions/cautions';
-import { timedHere } from '../../catalogue/protocols';
 import { sentenceIn } from '../../core/math/units';
 import type { UnitSystem } from '../../core/shapes/person';
 import type { TestOpen } from '../../core/intake/mayStart';
@@ -43,11 +42,9 @@ export function TestsScreen({
                 ))}
                 <p className="text-sm text-ink-soft">{sentenceIn(protocol.cautions.join(' '), units)}</p>
               </div>
-              {timedHere.includes(protocol.id) && (
-                <ButtonLink look="line" href={`/test?person=${personId}`} hard>
-                  Set it up
-                </ButtonLink>
-              )}
+              <ButtonLink look="line" href={`/test?test=${protocol.id}&person=${personId}`} hard>
+                Set it up
+              </ButtonLink>
             </li>
           ))}
           {open.length === 0 && <li className="py-2">None today.</li>}

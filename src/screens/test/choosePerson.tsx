@@ -1,5 +1,5 @@
 'use client';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { compareNames } from '../../core/math/names';
 import { useFound } from '../frame/useFound';
 import { StateMark } from '../drawing/stateMark';
@@ -11,20 +11,30 @@ import { TextBox } from '../touch/field';
 
 /** Who sits down next: those who are due first, those held last, every row a big target. */
 export function ChoosePerson({
-  people,
+  people: everybody,
   holds: heldOf,
   sitting,
+  beside,
+  pickTest,
+  search,
   choose,
 }: {
   people: readonly StationPerson[];
   holds: (person: StationPerson) => Held | null;
   sitting: boolean;
+  /** Those who sit there already. */
+  beside: readonly StationPerson[];
+  /** Which test it is for; it stays as it is for whoever sits beside. */
+  pickTest: ReactNode;
+  /** What leads back here for somebody who is not on this page. */
+  search: (personId: string) => string;
   choose: (person: StationPerson) => void;
 }) {
+  const people = everybody.filter((p) => !beside.includes(p));
   const [typed, setTyped] = useState('');
   const { lines: others } = useFound(typed, 8);
   const found = new Set(matching(people, typed).map((p) => p.id));
-  const here = new Set(people.map((p) => p.id));
+  const here = new Set(everybody.map((p) => p.id));
   const elsewhere = others.filter((o) => !here.has(o.id));
   const holds = new Map(people.map((p) => [p.id, heldOf(p)]));
   const rank = (p: StationPerson) => (holds.get(p.id) ? 2 : p.due || p.lastTestedOn === null ? 0 : 1);
@@ -33,8 +43,10 @@ export function ChoosePerson({
     <div className="pt-5">
       <div className="flex flex-wrap items-end justify-between gap-4">
         <h1 className="text-2xl font-extrabold">
-          Who sits down next?
-          {sitting && <span className="ml-3 text-lg font-semibold">today’s sitting, {people.length}</span>}
+          {beside.length > 0 ? `Who sits beside ${beside.map((p) => p.name).join(' and ')}?` : 'Who sits down next?'}
+          {sitting && beside.length === 0 && (
+            <span className="ml-3 text-lg font-semibold">today’s sitting, {people.length}</span>
+          )}
         </h1>
         <label className="flex max-w-full min-w-0 items-center gap-3 font-semibold">
           Name
@@ -52,6 +64,7 @@ export function ChoosePerson({
           />
         </label>
       </div>
+      {pickTest && <div className="mt-3">{pickTest}</div>}
       <ul className="mt-4 grid gap-x-6 border-t-2 border-ink lg:grid-cols-2">
         {shown.map((person) => {
           const held = holds.get(person.id) ?? null;
@@ -92,7 +105,7 @@ export function ChoosePerson({
           <ul className="grid gap-x-6 lg:grid-cols-2">
             {elsewhere.map((line) => (
               <li key={line.id} className="border-b border-rule">
-                <a href={`/test?person=${line.id}`} className="flex min-h-14 items-center gap-3 px-2">
+                <a href={search(line.id)} className="flex min-h-14 items-center gap-3 px-2">
                   <b>{line.name}</b> <span className="text-ink-soft">{line.ageYears}</span>
                 </a>
               </li>

@@ -1,5 +1,5 @@
 'use client';
-import { memo, useCallback, useRef } from 'react';
+import { memo, useCallback, useRef, useState } from 'react';
 import type { NormRow } from '../../core/shapes/norms';
 import { moveTo, useFrames } from './frames';
 
@@ -10,13 +10,23 @@ interface Props {
   readonly pace: (nowMs: number) => number | null;
 }
 
-const height = 560;
 const edge = 18;
+/** Lower than this nothing could be read off it. */
+const leastHeight = 220;
 
 /** For the instructor's face: a rule that the count climbs, the middle half as wood, a hollow mark at the median's pace. */
 export function LaneRule({ counted, row, pace }: Props) {
   const ghost = useRef<HTMLDivElement>(null);
-  const most = Math.max(20, Math.ceil((counted + 1) / 5) * 5, row ? Math.ceil((row.p75 + 1) / 5) * 5 : 0);
+  const [height, setHeight] = useState(420);
+  const measure = useCallback((rule: HTMLDivElement | null) => {
+    if (!rule) return undefined;
+    const put = () => setHeight((before) => Math.floor(rule.clientHeight) || before);
+    const watch = new ResizeObserver(put);
+    watch.observe(rule);
+    put();
+    return () => watch.disconnect();
+  }, []);
+  const most = Math.max(20, Math.ceil((counted + 1) / 5) * 5, row ? Math.ceil((row.p75 * 1.15 + 1) / 5) * 5 : 0);
   const y = (stands: number) => edge + (1 - stands / most) * (height - 2 * edge);
   useFrames(
     useCallback(
@@ -26,28 +36,32 @@ export function LaneRule({ counted, row, pace }: Props) {
         moveTo(ghost.current, 0, edge + (1 - at / most) * (height - 2 * edge));
         ghost.current.style.visibility = 'visible';
       },
-      [most, pace],
+      [height, most, pace],
     ),
   );
   return (
-    <div className="relative w-32 rounded-md border-2 border-ink bg-board" style={{ height }} aria-hidden>
-      <Scale most={most} p25={row?.p25 ?? null} p75={row?.p75 ?? null} />
+    <div
+      ref={measure}
+      className={`relative h-full w-full overflow-hidden rounded-md border-2 border-ink bg-board ${height < leastHeight ? 'invisible' : ''}`}
+      aria-hidden
+    >
+      <Scale height={height} most={most} p25={row?.p25 ?? null} p75={row?.p75 ?? null} />
       <div ref={ghost} className="invisible absolute top-0 left-0 will-change-transform">
         <svg
-          width="128"
+          width="96"
           height="24"
           className="-mt-3 block"
           stroke="var(--color-ink-soft)"
           strokeWidth="2.5"
           fill="var(--color-board)"
         >
-          <line x1="46" x2="98" y1="12" y2="12" strokeDasharray="4 4" />
-          <path d="M98 12l18 -10v20z" />
+          <line x1="46" x2="60" y1="12" y2="12" strokeDasharray="4 4" />
+          <path d="M60 12l16 -10v20z" />
         </svg>
       </div>
       <div className="absolute left-0" style={{ top: y(counted) }}>
-        <svg width="128" height="32" className="-mt-4 block" fill="var(--color-ink)">
-          <path d="M58 16l34 -15v30z" />
+        <svg width="96" height="32" className="-mt-4 block" fill="var(--color-ink)">
+          <path d="M58 16l20 -13v26z" />
         </svg>
       </div>
     </div>
@@ -55,10 +69,23 @@ export function LaneRule({ counted, row, pace }: Props) {
 }
 
 /** The part that stays; drawn again only when the rule grows. */
-const Scale = memo(function Scale({ most, p25, p75 }: { most: number; p25: number | null; p75: number | null }) {
+const Scale = memo(function Scale({
+  height,
+  most,
+  p25,
+  p75,
+}: {
+  height: number;
+  most: number;
+  p25: number | null;
+  p75: number | null;
+}) {
+  // Of a rule of a hundred and more each single one would be a hair.
+  const each = most > 40 ? 5 : 1;
+  const named = most > 40 ? 20 : 5;
   const y = (stands: number) => edge + (1 - stands / most) * (height - 2 * edge);
   return (
-    <svg width="128" height={height} className="absolute inset-0 block" fill="var(--color-ink)">
+    <svg width="96" height={height} className="absolute inset-0 block" fill="var(--color-ink)">
       {p25 !== null && p75 !== null && (
         <rect
           x="42"
@@ -70,10 +97,10 @@ const Scale = memo(function Scale({ most, p25, p75 }: { most: number; p25: numbe
         />
       )}
       <line x1="42" x2="42" y1={y(most)} y2={y(0)} stroke="var(--color-ink)" strokeWidth="3" />
-      {Array.from({ length: most + 1 }, (_, n) => (
+      {Array.from({ length: Math.floor(most / each) + 1 }, (_, i) => i * each).map((n) => (
         <line
           key={n}
-          x1={n % 5 === 0 ? 30 : 36}
+          x1={n % named === 0 ? 30 : 36}
           x2="42"
           y1={y(n)}
           y2={y(n)}
@@ -81,9 +108,9 @@ const Scale = memo(function Scale({ most, p25, p75 }: { most: number; p25: numbe
           strokeWidth="2"
         />
       ))}
-      {Array.from({ length: Math.floor(most / 5) + 1 }, (_, fives) => (
-        <text key={fives} x="26" y={y(fives * 5) + 5} fontSize="15" textAnchor="end" className="num">
-          {fives * 5}
+      {Array.from({ length: Math.floor(most / named) + 1 }, (_, i) => i * named).map((n) => (
+        <text key={n} x="27" y={y(n) + 5} fontSize={most > 99 ? 13 : 15} textAnchor="end" className="num">
+          {n}
         </text>
       ))}
     </svg>

@@ -1,99 +1,89 @@
 'use client';
 import { useState } from 'react';
 import { amount, unitAfter } from '../../core/math/amount';
+import { toResult } from '../../core/measure/attempt';
 import { paceOf } from '../../core/measure/pace';
-import { longestGapMs } from '../../core/measure/phase';
+import { clockMs, countsFor, longestGapMs, hasCountdown } from '../../core/measure/phase';
 import { countedIn, repsIn, type Trial } from '../../core/measure/trial';
-import type { Keeping } from '../../core/measure/bench/bench';
+import { scoreResult } from '../../core/score/scoreResult';
+import { protocolIn, resultIn } from '../../core/score/shownUnits';
 import type { StopReason } from '../../core/shapes/attempt';
+import type { Protocol } from '../../core/shapes/protocol';
 import { holdEverything } from '../frame/holding';
+import { useUnits } from '../frame/units';
+import { ScoreRail } from '../scores/rail';
+import { resultWords, sideName } from '../scores/testWords';
 import { Button, Key } from '../touch/button';
 import { Step } from '../touch/step';
-import { slowingWords, stopReasonWords } from '../words';
+import { slowingWords, stopReasonWords, told } from '../words';
+import { Afterwards } from './afterwards';
 import { serverAnswers } from './bench/sending';
-import type { KeptAttempt } from './bench/store';
+import type { RunNow } from './bench/useLanes';
+import { Rest } from './laneClock';
+import { laneLetters, type LaneNow } from './lanes';
 import { NotKept } from './notKept';
+import type { StationPerson } from './station';
 
 interface OutcomeProps {
-  readonly trial: Trial;
-  readonly durationS: number;
-  readonly kept: KeptAttempt;
+  readonly lanes: readonly LaneNow[];
+  readonly protocol: Protocol;
   readonly emergencyNumber: string;
-  readonly again: (() => void) | undefined;
-  readonly checkAgain: (() => void) | undefined;
-  readonly keeping: Keeping;
+  readonly again: (people: readonly StationPerson[]) => void;
+  readonly checkAgain: (person: StationPerson) => void;
   readonly next: () => void;
-  readonly reopen: () => void;
 }
 
-/** What came of it, and the one next thing. */
-export function Outcome({
-  trial,
-  durationS,
-  kept,
-  emergencyNumber,
-  again,
-  checkAgain,
-  keeping,
-  next,
-  reopen,
-}: OutcomeProps) {
+/** After these nobody goes on as if nothing had been: somebody looks after them first. */
+const looksAfter: ReadonlySet<StopReason> = new Set(['unwell', 'pain', 'unsteady']);
+const isUnwell = ({ runs }: LaneNow): boolean =>
+  runs.some(({ lane }) => lane.trial.stopReason !== null && looksAfter.has(lane.trial.stopReason));
+
+/** What came of it for everybody who was tested together, and the one next thing. */
+export function Outcome({ lanes, protocol, emergencyNumber, again, checkAgain, next }: OutcomeProps) {
   const [away, setAway] = useState(false);
-  const finished = trial.state === 'finished';
-  const unwell = trial.stopReason !== null && looksAfter.has(trial.stopReason);
+  const many = lanes.length > 1;
+  const unwell = lanes.filter(isUnwell);
+  const [first] = lanes;
+  const done = lanes.every((l) => l.runs.some((r) => r.lane.trial.state === 'finished'));
+  const toRepeat = lanes.filter((l) => !isUnwell(l) && l.runs.every((r) => r.lane.trial.state !== 'finished'));
   const leave = async () => {
-    if (await serverAnswers()) window.location.assign(`/people/${kept.personId}/scores/${kept.test}`);
+    const kept = first?.active.kept;
+    if (kept && (await serverAnswers())) window.location.assign(`/people/${kept.personId}/scores/${kept.test}`);
     else setAway(true);
   };
+  const people = toRepeat.flatMap((l) => l.person ?? []);
   return (
-    <Step className="pt-6" data-testid="outcome" data-person-id={kept.personId} data-person-name={kept.personName}>
-      <NotKept keeping={keeping} />
-      <h1 className="text-3xl font-extrabold">{kept.personName}</h1>
-      {finished ? (
-        <Result trial={trial} durationS={durationS} />
-      ) : (
-        <NoResult trial={trial} emergencyNumber={emergencyNumber} />
-      )}
-      <div className="mt-8 flex flex-wrap items-center gap-4 border-t-4 border-ink pt-5">
-        {finished ? (
-          <>
-            <Button className="min-h-16 text-xl" hotkey="S" onClick={() => void leave()}>
-              See the score
-            </Button>
-            <Button look="line" className="min-h-16 text-xl" hotkey="N" onClick={next}>
-              Next person
-            </Button>
-            {!trial.fromPaper && (
-              <Button look="plain" onClick={reopen}>
-                Take the last answer back
-              </Button>
-            )}
-          </>
-        ) : (
-          <>
-            {unwell ? (
-              <>
-                <Button className="min-h-24 text-2xl" onClick={holdEverything} data-at-once>
-                  Hold: open the sheet <Key>F9</Key>
-                </Button>
-                {checkAgain && (
-                  <Button look="line" className="min-h-16 text-xl" onClick={checkAgain}>
-                    Seated, well again: check of the day
-                  </Button>
-                )}
-              </>
-            ) : (
-              again && (
-                <Button className="min-h-16 text-xl" hotkey="R" onClick={again}>
-                  Repeat the test
-                </Button>
-              )
-            )}
-            <Button look="line" className="min-h-16 text-xl" hotkey="N" onClick={next}>
-              Next person
-            </Button>
-          </>
+    <Step className="pt-4">
+      <div
+        className={`grid gap-x-8 gap-y-6 ${many ? 'md:grid-cols-2' : ''} ${lanes.length > 2 ? 'xl:grid-cols-4' : ''}`}
+      >
+        {lanes.map((lane) => (
+          <LaneOutcome
+            key={lane.place}
+            {...{ lane, protocol, many, emergencyNumber }}
+            checkAgain={lane.person ? () => lane.person && checkAgain(lane.person) : null}
+          />
+        ))}
+      </div>
+      <div className="mt-6 flex flex-wrap items-center gap-4 border-t-4 border-ink pt-4">
+        {unwell.length > 0 && (
+          <Button className="min-h-24 text-2xl" onClick={holdEverything} data-at-once>
+            Hold: open the sheet <Key>F9</Key>
+          </Button>
         )}
+        {done && !many && (
+          <Button className="min-h-16 text-xl" hotkey="S" onClick={() => void leave()}>
+            See the score
+          </Button>
+        )}
+        {people.length > 0 && (
+          <Button className="min-h-16 text-xl" hotkey="R" onClick={() => again(people)}>
+            Repeat the test{many ? `: ${toRepeat.map((l) => l.short).join(', ')}` : ''}
+          </Button>
+        )}
+        <Button look={many && done ? 'main' : 'line'} className="min-h-16 text-xl" hotkey="N" onClick={next}>
+          {many ? 'Next people' : 'Next person'}
+        </Button>
       </div>
       {away && (
         <p role="alert" className="mt-4 border-l-8 border-watch bg-board p-4 font-semibold">
@@ -105,31 +95,166 @@ export function Outcome({
   );
 }
 
-/** After these nobody goes on as if nothing had been: somebody looks after them first. */
-const looksAfter: ReadonlySet<StopReason> = new Set(['unwell', 'pain', 'unsteady']);
-
-function Result({ trial, durationS }: { trial: Trial; durationS: number }) {
-  const { firstFiveS, perTenS, slowing } = paceOf(repsIn(trial), durationS);
+function LaneOutcome({
+  lane,
+  protocol,
+  many,
+  emergencyNumber,
+  checkAgain,
+}: {
+  lane: LaneNow;
+  protocol: Protocol;
+  many: boolean;
+  emergencyNumber: string;
+  checkAgain: (() => void) | null;
+}) {
+  const finished = lane.runs.filter((r) => r.lane.trial.state === 'finished');
+  const others = lane.runs.filter((r) => r.lane.trial.state !== 'finished');
+  const reopened = lane.runs.length > 1 ? finished.at(-1) : lane.active;
   return (
-    <div className="mt-4 grid items-end gap-8 md:grid-cols-[auto_1fr]">
-      <p>
-        <span className="num text-[160px] leading-none font-bold" data-testid="result">
-          {countedIn(trial)}
-        </span>
-        <span className="ml-4 text-2xl font-bold">
-          {unitAfter(countedIn(trial), 'stands')}
-          {trial.handsUsed ? ', with hands' : ' in 30 s'}
-        </span>
-      </p>
-      <dl className="grid max-w-xl grid-cols-[auto_1fr] gap-x-6 gap-y-1 text-lg">
-        {trial.handsUsed && <Line term="Clean before hands" value={String(trial.cleanBeforeHands)} />}
-        <Line term="First five stands" value={firstFiveS === null ? 'fewer than five' : `${firstFiveS.toFixed(1)} s`} />
-        <Line term="Each ten seconds" value={perTenS.join(' · ')} />
-        <Line term="Pace" value={slowingWords(slowing)} />
-        {trial.halfRepCounted && <Line term="At the tone" value="half-way stand counted" />}
-        {trial.gapMs > 0 && <Line term="Page was away" value={`${(trial.gapMs / 1000).toFixed(1)} s, marked`} />}
-      </dl>
-    </div>
+    <section
+      aria-label={lane.name}
+      className="min-w-0 overflow-x-clip"
+      data-testid="outcome"
+      data-person-id={lane.active.kept.personId}
+      data-person-name={lane.name}
+    >
+      {lane.runs.map((run) => (
+        <NotKept key={run.kept.clientKey} keeping={run.lane.keeping} />
+      ))}
+      <h1 className="text-3xl font-extrabold">
+        {many && `${laneLetters[lane.place] ?? ''} `}
+        {many ? lane.short : lane.name}
+      </h1>
+      {finished.length > 0 && <Results runs={finished} protocol={protocol} many={many} person={lane.person} />}
+      {others.slice(0, finished.length > 0 ? 0 : 1).map((run) => (
+        <NoResult key={run.kept.clientKey} run={run} protocol={protocol} emergencyNumber={emergencyNumber} />
+      ))}
+      <div className="mt-3 flex flex-wrap items-center gap-3">
+        {reopened && finished.includes(reopened) && mayReopen(reopened, protocol) && (
+          <Button look="plain" onClick={() => reopened.press({ do: 'reopen' }, 'touch')}>
+            Take the last answer back
+          </Button>
+        )}
+        {checkAgain && isUnwell(lane) && (
+          <Button look="line" className="min-h-16 text-xl" onClick={checkAgain}>
+            Seated, well again: check of the day
+          </Button>
+        )}
+      </div>
+      <Afterwards run={lane.active} protocol={protocol} person={lane.person} />
+    </section>
+  );
+}
+
+/** Counted against the clock and without a question at the tone there is no answer to take back. */
+const mayReopen = ({ lane }: RunNow, { capture }: Protocol): boolean =>
+  !lane.trial.fromPaper || lane.events.some((e) => e.kind === 'entered' && e.by !== 'hand')
+    ? capture.kind !== 'count' || capture.halfAtTone || !hasCountdown(capture)
+    : false;
+
+function Results({
+  runs,
+  protocol,
+  many,
+  person,
+}: {
+  runs: readonly RunNow[];
+  protocol: Protocol;
+  many: boolean;
+  person: StationPerson | undefined;
+}) {
+  const units = useUnits();
+  const shown = protocolIn(units, protocol);
+  return (
+    <>
+      {runs.map((run) => {
+        const { trial } = run.lane;
+        const { kept } = run;
+        const own = toResult({ ...kept, trial });
+        const result = own && resultIn(shown, own);
+        const score =
+          person && result && scoreResult(shown, result, { ageYears: person.ageYears, sex: person.normTable });
+        return (
+          <div key={kept.clientKey} className="mt-2 border-t-2 border-rule pt-2 first:border-t-0">
+            <div className={many || runs.length > 1 ? '' : 'grid items-end gap-8 md:grid-cols-[auto_1fr]'}>
+              <p>
+                {result?.outcome === 'done' && result.value !== null ? (
+                  <>
+                    <span
+                      className={`num leading-none font-bold ${many || runs.length > 1 ? 'text-[96px]' : 'text-[clamp(88px,36vw,160px)]'}`}
+                      data-testid="result"
+                    >
+                      {told(result.value, shown.unit)}
+                    </span>
+                    <span className="ml-4 text-2xl font-bold">
+                      {unitAfter(result.value, shown.unit)}
+                      {kept.side && ` ${sideName(kept.side)}`}
+                      {trial.handsUsed && protocol.handsMakeZero ? ', with hands' : ofTime(protocol)}
+                    </span>
+                  </>
+                ) : (
+                  <span className="text-3xl font-bold first-letter:uppercase" data-testid="result">
+                    {result ? resultWords(shown, { result }) : ''}
+                  </span>
+                )}
+              </p>
+              <Details trial={trial} protocol={protocol} />
+            </div>
+            {score && (
+              <div className="mt-2 max-w-4xl">
+                <ScoreRail
+                  score={score}
+                  protocol={shown}
+                  on={kept.sittingDate}
+                  earlier={[]}
+                  small
+                  start={many ? 560 : 880}
+                />
+              </div>
+            )}
+          </div>
+        );
+      })}
+    </>
+  );
+}
+
+function ofTime(protocol: Protocol): string {
+  const seconds = countsFor(protocol.capture);
+  return seconds === null ? '' : ` in ${seconds} s`;
+}
+
+function Details({ trial, protocol }: { trial: Trial; protocol: Protocol }) {
+  const counted = countsFor(protocol.capture) !== null;
+  const { firstFiveS, perTenS, slowing } = paceOf(repsIn(trial), (clockMs(protocol) ?? 30_000) / 1000);
+  const values = trial.tries.map((t) => t.value ?? '–');
+  return (
+    <dl className="grid max-w-xl grid-cols-[auto_1fr] gap-x-6 gap-y-1 text-lg">
+      {trial.handsUsed && protocol.handsMakeZero && (
+        <Line term="Clean before hands" value={String(trial.cleanBeforeHands)} />
+      )}
+      {counted && (
+        <>
+          <Line term="First five" value={firstFiveS === null ? 'fewer than five' : `${firstFiveS.toFixed(1)} s`} />
+          {perTenS.length <= 6 && <Line term="Each ten seconds" value={perTenS.join(' · ')} />}
+          <Line term="Pace" value={slowingWords(slowing)} />
+        </>
+      )}
+      {values.length > 1 && <Line term="Tries" value={values.join(' · ')} />}
+      {trial.seconds && (
+        <Line
+          term="Seconds held"
+          value={[trial.seconds.sideBySide, trial.seconds.semiTandem, trial.seconds.tandem, trial.seconds.oneLeg].join(
+            ' · ',
+          )}
+        />
+      )}
+      {trial.halfRepCounted && <Line term="At the tone" value="half-way stand counted" />}
+      {trial.marks.touches > 0 && <Line term="Touched" value={amount(trial.marks.touches, 'times')} />}
+      {trial.marks.rests > 0 && <Line term="Rested" value={amount(trial.marks.rests, 'times')} />}
+      {trial.gapMs > 0 && <Line term="Page was away" value={`${(trial.gapMs / 1000).toFixed(1)} s, marked`} />}
+    </dl>
   );
 }
 
@@ -142,10 +267,14 @@ function Line({ term, value }: { term: string; value: string }) {
   );
 }
 
-function NoResult({ trial, emergencyNumber }: { trial: Trial; emergencyNumber: string }) {
+function NoResult({ run, protocol, emergencyNumber }: { run: RunNow; protocol: Protocol; emergencyNumber: string }) {
+  const { trial } = run.lane;
+  const [since] = useState(() => performance.now());
   const broken = trial.state === 'to-repeat';
   const held = trial.gapMs <= longestGapMs;
-  const counted = countedIn(trial);
+  const counts = protocol.capture.kind === 'count';
+  const counted = amount(countedIn(trial), protocol.unit);
+  const { againAfterS } = protocol.station;
   return (
     <div className="mt-5 border-l-8 border-watch bg-board p-5">
       <p className="text-xl font-bold">
@@ -153,12 +282,18 @@ function NoResult({ trial, emergencyNumber }: { trial: Trial; emergencyNumber: s
           ? held
             ? 'This try was held.'
             : 'This try broke off: the page was away for more than two seconds.'
-          : `Stopped after ${amount(counted, 'stands')}: ${stopReasonWords[trial.stopReason ?? 'other'].toLowerCase()}.`}
+          : `Stopped${counts ? ` after ${counted}` : ''}: ${stopReasonWords[trial.stopReason ?? 'other'].toLowerCase()}.`}
       </p>
       <p className="mt-2 text-lg">
-        {broken
-          ? `What was counted, ${amount(counted, 'stands')}, is kept in the record, without a result. Repeat after 5 minutes of rest.`
-          : 'The record is kept, without a result. Seat them and stay with them.'}
+        {!broken
+          ? 'The record is kept, without a result. Seat them and stay with them.'
+          : `What was ${counts ? `counted, ${counted},` : 'taken down'} is kept in the record, without a result. ${againAfterS === null ? 'Not again today.' : `Repeat after ${againAfterS < 120 ? `${againAfterS} seconds` : `${againAfterS / 60} minutes`} of rest.`}`}
+        {broken && againAfterS !== null && (
+          <>
+            {' '}
+            <Rest fromMs={since} seconds={againAfterS} />
+          </>
+        )}
       </p>
       {!broken && (
         <p className="mt-2 text-lg">

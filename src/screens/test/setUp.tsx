@@ -1,195 +1,371 @@
 'use client';
 import { useState } from 'react';
 import type { Protocol } from '../../core/shapes/protocol';
-import { walkingAids, type WalkingAid } from '../../core/shapes/facts';
+import { walkingAids, type Side, type WalkingAid } from '../../core/shapes/facts';
 import { cautions } from '../../catalogue/cautions/cautions';
 import { HazardMark } from '../drawing/hazardMark';
 import { StateMark } from '../drawing/stateMark';
-import { sentenceIn } from '../../core/math/units';
+import { stepHeightCm } from '../../core/intake/cupboard';
+import { lengthFigure, sentenceIn, unitsOf } from '../../core/math/units';
 import { useUnits } from '../frame/units';
 import { useKeys } from '../frame/keys';
 import { Button, ButtonLink } from '../touch/button';
+import { FootBar } from '../touch/footBar';
 import { Step, useSettled } from '../touch/step';
 import { aidWords } from '../words';
+import { ownLaneReasons } from '../../core/intake/ownLane';
 import type { Known } from '../../core/intake/known';
 import type { Held } from '../../core/intake/mayStart';
+import { laneLetters } from './lanes';
 import type { SetUp, StationPerson } from './station';
+import { StationPlan } from '../drawing/stationPlan';
 import { Choice } from '../touch/field';
 import { MeasureField } from '../touch/measureField';
 
-interface Props {
+/** Somebody about to be tested, and what is known of them. */
+export interface Seated {
   readonly person: StationPerson;
   readonly known: Known;
   readonly held: Held | null;
+}
+
+interface Props {
+  readonly seated: readonly Seated[];
   /** Whether other devices are being asked what they noted. */
   readonly asking: boolean;
-  /** Opens the check of the day once more; `null` where none was made. */
-  readonly checkAgain: (() => void) | null;
+  /** Opens the check of the day of somebody once more. */
+  readonly checkAgain: (person: StationPerson) => void;
   readonly protocol: Protocol;
   readonly emergencyNumber: string;
-  readonly start: (setUp: SetUp) => void;
+  readonly start: (setUps: readonly SetUp[]) => void;
+  /** Chooses somebody else instead of all, one more beside them, or takes one of several away. */
   readonly back: () => void;
+  readonly beside: (() => void) | null;
+  readonly without: (person: StationPerson) => void;
 }
 
 const shoes = ['flat', 'cushioned', 'barefoot'] as const;
 
+/** What is noted of how somebody is tested today. */
+interface Today {
+  readonly seat: number | string | null;
+  readonly aid: WalkingAid;
+  readonly shoes: (typeof shoes)[number];
+  readonly side: Side;
+  /** Tested beside others although one pair of eyes alone would be better. */
+  readonly although: boolean;
+}
+
+const sits = ({ seatCm, place = [] }: Protocol): boolean =>
+  seatCm !== undefined || place.some((p) => p.what === 'chair');
+/** What is read on the seat itself, on its height, or on the floor changes with neither shoes nor aid. */
+const shod = ({ station, seatedArms }: Protocol): boolean => station.group > 0 && !seatedArms;
+
 /** What to put up and what to say, read once; then the one big button. */
 export function SetUpScreen({
-  person,
-  known,
-  held,
+  seated,
   asking,
   checkAgain,
   protocol,
   emergencyNumber,
   start,
   back,
+  beside,
+  without,
 }: Props) {
-  const [seat, setSeat] = useState<number | string | null>(
-    known.intake.seatHeightCm ?? Math.round(protocol.seatCm ?? 43),
-  );
   const units = useUnits();
-  const [aid, setAid] = useState<WalkingAid>('none');
-  const [shoe, setShoe] = useState<(typeof shoes)[number]>('flat');
-  const seatFault =
-    typeof seat === 'number' && seat >= 30 && seat <= 60
+  const [noted, note] = useState<ReadonlyMap<string, Today>>(new Map());
+  const todayOf = ({ person, known }: Seated): Today =>
+    noted.get(person.id) ?? {
+      seat: known.intake.seatHeightCm ?? Math.round(protocol.seatCm ?? 43),
+      aid: 'none',
+      shoes: 'flat',
+      side: 'R',
+      although: false,
+    };
+  const change = (one: Seated, more: Partial<Today>) =>
+    note((now) => new Map(now).set(one.person.id, { ...todayOf(one), ...more }));
+  const many = seated.length > 1;
+  const seatFault = ({ seat }: Today) =>
+    !sits(protocol) || (typeof seat === 'number' && seat >= 30 && seat <= 60)
       ? null
       : sentenceIn('Write the height of the seat: 30 to 60 cm.', units);
-  const ready = held === null && typeof seat === 'number' && seatFault === null;
+  const alone = (one: Seated): readonly string[] => (many ? ownLaneReasons(one.known, one.person.handsLast) : []);
+  const open = (one: Seated): boolean => alone(one).length > 0 && !todayOf(one).although;
+  const ready = seated.every((one) => one.held === null && seatFault(todayOf(one)) === null && !open(one));
   const settled = useSettled();
-  const go = () => {
-    if (typeof seat === 'number') start({ person, conditions: { seatHeightCm: seat, aid, shoes: shoe } });
-  };
+  const go = () =>
+    start(
+      seated.map((one) => {
+        const { seat, aid, shoes: shoe, side } = todayOf(one);
+        const reasons = alone(one);
+        return {
+          person: one.person,
+          conditions: {
+            ...(sits(protocol) && typeof seat === 'number' ? { seatHeightCm: seat } : {}),
+            ...(shod(protocol) ? { aid, shoes: shoe } : {}),
+          },
+          side: protocol.sides === 'chosen' ? side : null,
+          although: reasons.length > 0 ? reasons.join(', ') : null,
+        };
+      }),
+    );
   useKeys('page', (event) => {
     if (event.repeat || !['Space', 'Enter'].includes(event.code) || !ready || !settled()) return false;
     go();
     return true;
   });
+  const held = seated.filter((one) => one.held !== null);
+  const minds = [
+    ...new Set(
+      seated.flatMap(({ person, known }) => [...person.cautions, ...known.readiness.limits, ...careWords(known)]),
+    ),
+  ];
   return (
-    <Step className="pt-5">
-      <div className="flex flex-wrap items-baseline gap-4">
-        <h1 className="text-3xl font-extrabold">{person.name}</h1>
+    <Step className="pt-4">
+      <div className="flex flex-wrap items-center gap-x-5 gap-y-1">
+        {seated.map(({ person }, i) => (
+          <h1 key={person.id} className="text-3xl font-extrabold">
+            {many && `${laneLetters[i] ?? ''} `}
+            {person.name}
+          </h1>
+        ))}
         <p className="text-xl">{protocol.title}</p>
-        <Button look="plain" className="ml-auto" onClick={back}>
-          Somebody else
-        </Button>
+        <span className="ml-auto flex flex-wrap gap-x-2">
+          {beside && (
+            <Button look="line" onClick={beside}>
+              Somebody beside
+            </Button>
+          )}
+          <Button look="line" onClick={back}>
+            Somebody else
+          </Button>
+        </span>
       </div>
-      {held ? (
-        <div className="mt-6 border-l-8 border-stop bg-board p-5">
-          <p className="flex items-center gap-3 text-xl font-bold">
-            <StateMark state="held" silent /> {held.what}
-          </p>
-          <p className="mt-2 text-lg">{held.nextStep}</p>
-          <p className="mt-2">If somebody is unwell now, seat them, stay with them and call {emergencyNumber}.</p>
-          <div className="mt-4 flex flex-wrap gap-4">
-            {known.readiness.asked !== 'current' && known.readiness.outcome === 'ask-first' ? (
-              <ButtonLink href={`/people/${person.id}/readiness`} hard>
-                Ask the questions
-              </ButtonLink>
-            ) : (
-              <ButtonLink look="line" href={`/people/${person.id}/readiness`} hard>
-                See what is noted
-              </ButtonLink>
-            )}
-            {known.readiness.outcome !== 'not-today' && (
-              <ButtonLink look="line" href={`/people/${person.id}/tests`} hard>
-                What stays open
-              </ButtonLink>
-            )}
-            {checkAgain && (
-              <Button look="line" onClick={checkAgain}>
-                Do the check of today again
-              </Button>
-            )}
-          </div>
-        </div>
-      ) : (
-        <div className="mt-5 grid gap-8 lg:grid-cols-[1.1fr_1fr]">
-          <section>
-            <h2 className="border-b-2 border-ink pb-1 text-lg font-bold">Put up</h2>
-            <ul className="mt-2 list-disc space-y-1.5 pl-5">
-              {protocol.setUp.map((line) => (
-                <li key={line}>{sentenceIn(line, units)}</li>
-              ))}
-            </ul>
-            <h2 className="mt-5 border-b-2 border-ink pb-1 text-lg font-bold">Say</h2>
-            <p className="mt-2 text-xl font-semibold">“{protocol.say}”</p>
-            <p className="mt-3">
-              <b>Practice:</b> {protocol.practice}
-            </p>
-          </section>
-          <section>
-            <h2 className="border-b-2 border-ink pb-1 text-lg font-bold">How it is done today</h2>
-            <div className="mt-3 flex flex-wrap gap-5">
-              <MeasureField
-                label="Seat"
-                name="seat"
-                measure="length"
-                value={typeof seat === 'number' ? seat : null}
-                set={setSeat}
-                fault={seatFault ?? undefined}
-              />
-              <label className="font-semibold">
-                Aid in the test
-                <Choice
-                  className="mt-1 block"
-                  value={aid}
-                  onChange={(event) => {
-                    setAid(walkingAids.find((a) => a === event.target.value) ?? 'none');
-                  }}
-                >
-                  {walkingAids.map((a) => (
-                    <option key={a} value={a}>
-                      {aidWords[a]}
-                    </option>
-                  ))}
-                </Choice>
-              </label>
-              <label className="font-semibold">
-                Shoes
-                <Choice
-                  className="mt-1 block"
-                  value={shoe}
-                  onChange={(event) => {
-                    setShoe(shoes.find((s) => s === event.target.value) ?? 'flat');
-                  }}
-                >
-                  {shoes.map((s) => (
-                    <option key={s}>{s}</option>
-                  ))}
-                </Choice>
-              </label>
+      {held.map(({ person, known, held: why }) => (
+        <HeldBack key={person.id} {...{ person, known, emergencyNumber }} held={why} many={many}>
+          {many && (
+            <Button look="line" onClick={() => without(person)}>
+              Go on without {person.name}
+            </Button>
+          )}
+          {known.dayCheck !== null && (
+            <Button look="line" onClick={() => checkAgain(person)}>
+              Do the check of today again
+            </Button>
+          )}
+        </HeldBack>
+      ))}
+      {held.length === 0 && (
+        <>
+          {seated.filter(open).map((one) => (
+            <div key={one.person.id} className="mt-4 border-l-8 border-watch bg-board p-4" role="status">
+              <p className="text-lg font-bold">
+                {one.person.name} is better watched alone: {alone(one).join(', ')}.
+              </p>
+              <div className="mt-2 flex flex-wrap gap-3">
+                <Button look="line" onClick={() => without(one.person)}>
+                  Alone, afterwards
+                </Button>
+                <Button look="line" onClick={() => change(one, { although: true })}>
+                  Beside all the same; I watch
+                </Button>
+              </div>
             </div>
-            <h2 className="border-b-2 border-ink pb-1 text-lg font-bold">Mind</h2>
-            <ul className="mt-2 space-y-2">
-              {(protocol.hazards ?? []).map((hazard) => (
-                <li key={hazard} className="flex items-center gap-3 font-semibold">
-                  <HazardMark hazard={hazard} /> {cautions.byHazard[hazard]}
-                </li>
-              ))}
-              {[...protocol.cautions, ...person.cautions, ...known.readiness.limits, ...careWords(known)].map(
-                (line) => (
+          ))}
+          <div className="mt-4 grid grid-cols-1 gap-x-8 gap-y-4 lg:grid-cols-[1.15fr_1fr]">
+            <section className="min-w-0">
+              <StationPlan protocol={protocol} lanes={seated.length} />
+              <Head>Put up</Head>
+              <ul className="mt-2 list-disc space-y-1 pl-5">
+                {protocol.setUp.map((line) => (
+                  <li key={line}>{sentenceIn(line, units)}</li>
+                ))}
+              </ul>
+              <Head>Say</Head>
+              <p className="mt-2 text-xl font-semibold">“{protocol.say}”</p>
+              <p className="mt-2">
+                <b>Practice:</b> {protocol.practice}
+              </p>
+            </section>
+            <section className="min-w-0">
+              <Head>How it is done today</Head>
+              {seated.map((one) => {
+                const today = todayOf(one);
+                const { id, name } = one.person;
+                const mark = protocol.heightMark ? stepHeightCm(one.known.intake) : null;
+                return (
+                  <div key={id} className="mt-2 flex flex-wrap items-start gap-x-5">
+                    {many && <p className="w-full font-bold">{name}</p>}
+                    {protocol.heightMark && (
+                      <p className="w-full text-lg">
+                        {mark === null ? (
+                          'Mark on the wall: half-way from kneecap to hip-bone crest. Neither is noted in the intake yet.'
+                        ) : (
+                          <>
+                            Mark on the wall:{' '}
+                            <b className="num text-2xl">
+                              {lengthFigure(mark, unitsOf[units].length)} {unitsOf[units].length}
+                            </b>{' '}
+                            from the floor
+                          </>
+                        )}
+                      </p>
+                    )}
+                    {sits(protocol) && (
+                      <MeasureField
+                        label="Seat"
+                        name={many ? `seat-${id}` : 'seat'}
+                        measure="length"
+                        value={typeof today.seat === 'number' ? today.seat : null}
+                        set={(seat) => change(one, { seat })}
+                        fault={seatFault(today) ?? undefined}
+                      />
+                    )}
+                    {shod(protocol) && (
+                      <>
+                        <Picked
+                          label="Aid in the test"
+                          value={today.aid}
+                          of={walkingAids.map((a) => [a, aidWords[a]] as const)}
+                          pick={(aid) => change(one, { aid })}
+                        />
+                        <Picked
+                          label="Shoes"
+                          value={today.shoes}
+                          of={shoes.map((s) => [s, s] as const)}
+                          pick={(shoe) => change(one, { shoes: shoe })}
+                        />
+                      </>
+                    )}
+                    {protocol.sides === 'chosen' && (
+                      <Picked
+                        label={protocol.seatedArms ? 'Stronger arm' : 'Better side'}
+                        value={today.side}
+                        of={[
+                          ['R', 'right'],
+                          ['L', 'left'],
+                        ]}
+                        pick={(side) => change(one, { side })}
+                      />
+                    )}
+                  </div>
+                );
+              })}
+              <Head>Mind</Head>
+              <ul className="mt-2 space-y-1.5">
+                {(protocol.hazards ?? []).map((hazard) => (
+                  <li key={hazard} className="flex items-center gap-3 font-semibold">
+                    <HazardMark hazard={hazard} /> {cautions.byHazard[hazard]}
+                  </li>
+                ))}
+                {[...protocol.cautions, ...minds].map((line) => (
                   <li key={line} className="ml-5 list-item list-disc">
                     {sentenceIn(line, units)}
                   </li>
-                ),
-              )}
-            </ul>
-          </section>
-        </div>
-      )}
-      {!held && (
-        <div className="mt-6 flex flex-wrap items-center gap-5 border-t-4 border-ink pt-4">
-          <Button className="min-h-24 text-2xl max-sm:w-full sm:min-w-96" hotkey="Space" disabled={!ready} onClick={go}>
-            {asking ? 'One moment …' : 'To the practice'}
-          </Button>
-          <p>
-            Fitness screening, not a diagnosis. Licensed professionals and local rules come first. Emergency:{' '}
-            <b className="num">{emergencyNumber}</b>
-          </p>
-        </div>
+                ))}
+                <li className="ml-5 list-item list-disc">Does not count: {protocol.notCountedIf.join(', ')}.</li>
+              </ul>
+            </section>
+          </div>
+          <FootBar>
+            <Button
+              className="min-h-24 text-2xl max-sm:w-full sm:min-w-96 low:min-h-14 low:text-xl"
+              hotkey="Space"
+              disabled={!ready}
+              onClick={go}
+            >
+              {asking ? 'One moment …' : protocol.capture.kind === 'count' ? 'To the practice' : 'To the test'}
+            </Button>
+            <p className="low:hidden">
+              Fitness screening, not a diagnosis. Licensed professionals and local rules come first. Emergency:{' '}
+              <b className="num">{emergencyNumber}</b>
+            </p>
+          </FootBar>
+        </>
       )}
     </Step>
+  );
+}
+
+function Head({ children }: { children: string }) {
+  return <h2 className="mt-4 border-b-2 border-ink pb-1 text-lg font-bold first:mt-0">{children}</h2>;
+}
+
+function Picked<V extends string>({
+  label,
+  value,
+  of,
+  pick,
+}: {
+  label: string;
+  value: V;
+  of: readonly (readonly [V, string])[];
+  pick: (value: V) => void;
+}) {
+  return (
+    <label className="font-semibold">
+      {label}
+      <Choice
+        className="mt-1 block"
+        value={value}
+        onChange={(event) => {
+          const found = of.find(([v]) => v === event.target.value);
+          if (found) pick(found[0]);
+        }}
+      >
+        {of.map(([v, words]) => (
+          <option key={v} value={v}>
+            {words}
+          </option>
+        ))}
+      </Choice>
+    </label>
+  );
+}
+
+function HeldBack({
+  person,
+  known,
+  held,
+  many,
+  emergencyNumber,
+  children,
+}: {
+  person: StationPerson;
+  known: Known;
+  held: Held | null;
+  many: boolean;
+  emergencyNumber: string;
+  children: React.ReactNode;
+}) {
+  if (!held) return null;
+  return (
+    <div className="mt-6 border-l-8 border-stop bg-board p-5">
+      <p className="flex items-center gap-3 text-xl font-bold">
+        <StateMark state="held" silent /> {many && `${person.name}: `}
+        {held.what}
+      </p>
+      <p className="mt-2 text-lg">{held.nextStep}</p>
+      <p className="mt-2">If somebody is unwell now, seat them, stay with them and call {emergencyNumber}.</p>
+      <div className="mt-4 flex flex-wrap gap-4">
+        {known.readiness.asked !== 'current' && known.readiness.outcome === 'ask-first' ? (
+          <ButtonLink href={`/people/${person.id}/readiness`} hard>
+            Ask the questions
+          </ButtonLink>
+        ) : (
+          <ButtonLink look="line" href={`/people/${person.id}/readiness`} hard>
+            See what is noted
+          </ButtonLink>
+        )}
+        {known.readiness.outcome !== 'not-today' && (
+          <ButtonLink look="line" href={`/people/${person.id}/tests`} hard>
+            What stays open
+          </ButtonLink>
+        )}
+        {children}
+      </div>
+    </div>
   );
 }
 

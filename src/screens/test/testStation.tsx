@@ -1,7 +1,6 @@
 'use client';
 import { useCallback, useEffect, useState } from 'react';
 import type { Known } from '../../core/intake/known';
-import type { AttemptEvent } from '../../core/shapes/attempt';
 import type { IsoDate } from '../../core/shapes/facts';
 import type { Entry, EntryContent, PersonRecord } from '../../core/shapes/intake';
 import type { Protocol } from '../../core/shapes/protocol';
@@ -19,10 +18,14 @@ import { useRules } from '../frame/rules';
 import { mayStart, type MayStart } from '../../core/intake/mayStart';
 import { thisRegister } from '../frame/thisRegister';
 import { deviceDay } from '../touch/hallDay';
-import { AttemptRun } from './attemptRun';
+import { coreTests, protocolById } from '../../catalogue/protocols';
+import { ruledBy } from '../../core/measure/readTrial';
+import type { Run } from './bench/useLanes';
 import { ChoosePerson } from './choosePerson';
+import { ChooseTest } from './chooseTest';
 import { DayCheck } from './dayCheck';
 import { EmergencyNumber } from './emergencyNumber';
+import { RunGroup } from './runGroup';
 import { thisPage } from './bench/pages';
 import { SetUpScreen } from './setUp';
 import { askHall, askRecord, rulesOf, sendEntry } from './bench/sending';
@@ -31,45 +34,64 @@ import { takeUp } from './bench/takeUp';
 
 interface Props {
   readonly people: readonly StationPerson[];
-  readonly protocol: Protocol;
+  /** Tests whose figures the hall changed; the page has the others. */
+  readonly ownNorms: readonly Protocol[];
   readonly today: IsoDate;
   /** Set when the day is pretended, for demonstrations and pictures. */
   readonly pretended: IsoDate | null;
   /** Empty while the hall has none: it is asked for before the first test. */
   readonly emergencyNumber: string;
   readonly saveNumber: (number: string) => Promise<{ kind: string; errors?: readonly FieldError[] }>;
-  readonly firstPersonId: string | null;
+  readonly firstTest: string | null;
+  readonly firstPeople: readonly string[];
   /** A sitting was put together for today, and these are its people. */
   readonly sitting: boolean;
+  /** Seats that the chairs and pads of the hall make, cm. */
+  readonly seatsCm: readonly number[];
 }
 
 type Phase =
   | { readonly kind: 'looking' }
-  | { readonly kind: 'choose' }
-  | { readonly kind: 'set-up'; readonly person: StationPerson }
-  | { readonly kind: 'run'; readonly kept: KeptAttempt; readonly events: readonly AttemptEvent[] };
+  /** `beside`: those who sit there already. */
+  | { readonly kind: 'choose'; readonly beside: readonly StationPerson[] }
+  | { readonly kind: 'set-up'; readonly people: readonly StationPerson[] }
+  | { readonly kind: 'run'; readonly runs: readonly Run[] };
+
+/** As many as two pairs of eyes watch at once. */
+const mostLanes = 4;
 
 /**
- * A station day is one page: people, protocol and norms came with it, moving between persons is state, and nothing
- * here needs the server until a result is sent. Before each start the server is asked what other devices noted; where
- * it does not answer within a second, what this page knows decides.
+ * A station day is one page: people, tests and norms came with it, moving between persons and tests is state, and
+ * nothing here needs the server until a result is sent. Before each start the server is asked what other devices noted;
+ * where it does not answer within a second, what this page knows decides.
  */
 export function TestStation({
   people,
-  protocol,
+  ownNorms,
   today,
   pretended,
   emergencyNumber,
   saveNumber,
-  firstPersonId,
+  firstTest,
+  firstPeople,
   sitting,
+  seatsCm,
 }: Props) {
+  const testOf = useCallback(
+    (id: string | null): Protocol => {
+      const found = ownNorms.find((p) => p.id === id) ?? protocolById(id ?? '') ?? protocolById(coreTests[0] ?? '');
+      if (!found) throw new RangeError('TestStation: the catalogue has no core test');
+      return found;
+    },
+    [ownNorms],
+  );
   const [phase, setPhase] = useState<Phase>({ kind: 'looking' });
+  const [protocol, setProtocol] = useState(() => testOf(firstTest));
   const [day, newDay] = useHallDay(today, pretended, phase.kind === 'run');
   // What was noted at this station since the page came, what still waits in this browser, and what others noted.
   const [noted, setNoted] = useState<readonly Entry[]>([]);
   const [records, setRecords] = useState<ReadonlyMap<string, PersonRecord>>(new Map());
-  const [checkAgain, setCheckAgain] = useState(false);
+  const [checkAgain, setCheckAgain] = useState<string | null>(null);
   const [asking, setAsking] = useState(false);
   const [number, setNumber] = useState(emergencyNumber);
   const rules = useRules();
@@ -79,14 +101,13 @@ export function TestStation({
     return answer;
   };
 
-  const choose = useCallback(
-    (person: StationPerson | null) => {
-      setCheckAgain(false);
-      window.history.pushState(null, '', person ? `/test?person=${person.id}` : '/test');
-      setPhase(person ? { kind: 'set-up', person } : { kind: 'choose' });
-    },
-    [setPhase],
-  );
+  const go = useCallback((test: Protocol, seated: readonly StationPerson[], beside: readonly StationPerson[] = []) => {
+    setCheckAgain(null);
+    setProtocol(test);
+    window.history.pushState(null, '', addressOf(test, seated));
+    setPhase(seated.length > 0 ? { kind: 'set-up', people: seated } : { kind: 'choose', beside });
+  }, []);
+  const choose = (seated: readonly StationPerson[]) => go(protocol, seated);
 
   useEffect(() => {
     let live = true;
@@ -95,36 +116,43 @@ export function TestStation({
       console.error('What this browser keeps cannot be read:', error);
       return [];
     };
-    void Promise.all([
-      keptAttempts()
-        .then(takeUp)
-        .catch((error: unknown) => {
-          nothing(error);
-          return null;
-        }),
-      keptEntries().catch(nothing),
-    ]).then(([found, waiting]) => {
-      if (!live) return;
-      setNoted(waiting.filter((e) => !e.open).map(toEntry));
-      const first = people.find((p) => p.id === firstPersonId);
-      setPhase(found ? { kind: 'run', ...found } : first ? { kind: 'set-up', person: first } : { kind: 'choose' });
-    });
+    void Promise.all([keptAttempts().then(takeUp).catch(nothing), keptEntries().catch(nothing)]).then(
+      ([found, waiting]) => {
+        if (!live) return;
+        setNoted(waiting.filter((e) => !e.open).map(toEntry));
+        const [run] = found;
+        const first = inOrder(people, firstPeople);
+        if (run) setProtocol(testOf(run.kept.test));
+        setPhase(
+          run
+            ? { kind: 'run', runs: found }
+            : first.length > 0
+              ? { kind: 'set-up', people: first }
+              : { kind: 'choose', beside: [] },
+        );
+      },
+    );
     return () => {
       live = false;
     };
-  }, [people, firstPersonId]);
+  }, [people, firstPeople, testOf]);
 
   useEffect(() => {
     const back = () => {
-      const id = new URLSearchParams(window.location.search).get('person');
-      const person = people.find((p) => p.id === id);
-      setPhase((now) => (now.kind === 'run' ? now : person ? { kind: 'set-up', person } : { kind: 'choose' }));
+      const said = new URLSearchParams(window.location.search);
+      const ids = said.getAll('person');
+      const seated = inOrder(people, ids);
+      setPhase((now) => {
+        if (now.kind === 'run') return now;
+        setProtocol(testOf(said.get('test')));
+        return seated.length > 0 ? { kind: 'set-up', people: seated } : { kind: 'choose', beside: [] };
+      });
     };
     window.addEventListener('popstate', back);
     return () => {
       window.removeEventListener('popstate', back);
     };
-  }, [people]);
+  }, [people, testOf]);
 
   const note = async (person: StationPerson, contents: readonly EntryContent[]) => {
     const kept = contents.map((content): KeptEntry => ({
@@ -138,7 +166,7 @@ export function TestStation({
       refused: null,
     }));
     setNoted((now) => [...now, ...kept.map(toEntry)]);
-    setCheckAgain(false);
+    setCheckAgain(null);
     for (const entry of kept)
       await keepEntry(entry).catch((error: unknown) => console.error('Not kept here, only sent:', error));
     for (const entry of kept) await sendEntry(entry);
@@ -154,32 +182,20 @@ export function TestStation({
     return { ...startOf(person, record, on), on };
   };
 
-  const start = async ({ person, conditions }: SetUp) => {
+  const start = async (setUps: readonly SetUp[]) => {
     if (asking) return;
     setAsking(true);
-    const { may, on } = await latest(person);
+    const asked = await Promise.all(setUps.map(({ person }) => latest(person)));
     setAsking(false);
     // What came to light is drawn with the next paint: held, or the check of a new day.
-    if (!may) return;
-    const kept: KeptAttempt = {
-      clientKey: newClientKey(),
-      page: thisPage,
-      register: thisRegister(),
-      personId: person.id,
-      personName: person.name,
-      test: protocol.id,
-      protocolVersion: protocol.version,
-      sittingDate: on,
-      side: null,
-      conditions,
-      goWallMs: null,
-      beatWallMs: performance.timeOrigin + performance.now(),
-      closed: false,
-      acknowledged: 0,
-      refused: null,
-    };
-    await keepAttempt(kept).catch((error: unknown) => console.error('Not kept here, only sent:', error));
-    setPhase({ kind: 'run', kept, events: [] });
+    if (asked.some((a) => !a.may)) return;
+    const on = asked[0]?.on ?? day;
+    await begin(setUps.flatMap((setUp, lane) => attemptsOf(setUp, lane, protocol, on)));
+  };
+  const begin = async (runs: readonly Run[]) => {
+    for (const { kept } of runs)
+      await keepAttempt(kept).catch((error: unknown) => console.error('Not kept here, only sent:', error));
+    setPhase({ kind: 'run', runs });
   };
 
   if (number === '' && phase.kind !== 'run' && phase.kind !== 'looking')
@@ -187,64 +203,124 @@ export function TestStation({
   switch (phase.kind) {
     case 'looking':
       return <p className="py-10">Looking for a test that was cut off …</p>;
-    case 'choose':
+    case 'choose': {
+      const { beside } = phase;
       return (
-        <ChoosePerson people={people} holds={(person) => startOf(person).held} sitting={sitting} choose={choose} />
-      );
-    case 'set-up': {
-      const { person } = phase;
-      const { known, held } = startOf(person);
-      if ((!held && known.dayCheck === null) || checkAgain)
-        return (
-          <DayCheck
-            key={`${person.id} ${day}`}
-            name={person.name}
-            known={known}
-            first={firstReading(known)}
-            save={(contents) => void note(person, contents)}
-            back={() => choose(null)}
-          />
-        );
-      return (
-        <SetUpScreen
-          key={person.id}
-          person={person}
-          known={known}
-          held={held}
-          asking={asking}
-          checkAgain={known.dayCheck === null ? null : () => setCheckAgain(true)}
-          protocol={protocol}
-          emergencyNumber={number}
-          start={(setUp) => void start(setUp)}
-          back={() => {
-            choose(null);
-          }}
+        <ChoosePerson
+          people={people}
+          holds={(person) => startOf(person).held}
+          sitting={sitting}
+          beside={beside}
+          pickTest={beside.length === 0 && <ChooseTest protocol={protocol} choose={(test) => go(test, [])} />}
+          search={(id) => addressOf(protocol, [...beside, { id }])}
+          choose={(person) => choose([...beside, person])}
         />
       );
     }
-    case 'run':
+    case 'set-up': {
+      const seated = phase.people.map((person) => ({ person, ...startOf(person) }));
+      const toCheck = seated.find(
+        ({ person, known, held }) => (!held && known.dayCheck === null) || checkAgain === person.id,
+      );
+      if (toCheck)
+        return (
+          <DayCheck
+            key={`${toCheck.person.id} ${day}`}
+            name={toCheck.person.name}
+            known={toCheck.known}
+            first={firstReading(toCheck.known)}
+            save={(contents) => void note(toCheck.person, contents)}
+            back={() => choose([])}
+          />
+        );
+      const others = protocol.station.lanes > 1 && seated.length < mostLanes;
       return (
-        <AttemptRun
-          key={phase.kept.clientKey}
-          kept={phase.kept}
-          earlier={phase.events}
-          protocol={rulesOf(phase.kept) ?? protocol}
-          person={people.find((p) => p.id === phase.kept.personId)}
+        <SetUpScreen
+          key={seated.map((s) => s.person.id).join(' ')}
+          seated={seated}
+          asking={asking}
+          checkAgain={(person) => setCheckAgain(person.id)}
+          protocol={protocol}
           emergencyNumber={number}
-          again={(person) => {
-            setPhase({ kind: 'set-up', person });
-          }}
-          checkAgain={(person) => {
-            setCheckAgain(true);
-            setPhase({ kind: 'set-up', person });
-          }}
-          next={() => {
-            choose(null);
-          }}
+          start={(setUps) => void start(setUps)}
+          back={() => choose([])}
+          beside={others ? () => setPhase({ kind: 'choose', beside: phase.people }) : null}
+          without={(person) => choose(phase.people.filter((p) => p !== person))}
         />
       );
+    }
+    case 'run': {
+      const { runs } = phase;
+      const [first] = runs;
+      if (!first) throw new RangeError('TestStation: nothing runs');
+      const lanes = new Set(runs.map((r) => r.kept.lane));
+      return (
+        <RunGroup
+          key={runs.map((r) => r.kept.clientKey).join(' ')}
+          runs={runs}
+          protocol={rulesIn(protocol, first.kept) ?? protocol}
+          people={people}
+          seatsCm={seatsCm}
+          emergencyNumber={number}
+          again={(who) => choose(who)}
+          checkAgain={(person) => {
+            setPhase({ kind: 'set-up', people: [person] });
+            setCheckAgain(person.id);
+          }}
+          next={() => choose([])}
+          swap={lanes.size === 2 && runs.length === 2 ? () => void begin(swapped(runs)) : null}
+        />
+      );
+    }
   }
 }
+
+/** People as they were asked for, from left to right. */
+const inOrder = (people: readonly StationPerson[], ids: readonly string[]): StationPerson[] =>
+  ids.flatMap((id) => people.find((p) => p.id === id) ?? []).slice(0, mostLanes);
+
+/** Where the station is to be found with these people at this test. */
+const addressOf = (test: Protocol, seated: readonly { readonly id: string }[]): string =>
+  `/test?${new URLSearchParams([
+    ...(test.id === coreTests[0] ? [] : [['test', test.id]]),
+    ...seated.map((p) => ['person', p.id]),
+  ]).toString()}`.replace(/\?$/, '');
+
+/** The test as the hall has it, under the rules its attempt was begun with. */
+const rulesIn = (test: Protocol, kept: KeptAttempt): Protocol | undefined =>
+  test.id === kept.test ? ruledBy(test, kept.protocolVersion) : rulesOf(kept);
+
+/** What is begun for somebody: one attempt, or one a side. */
+function attemptsOf({ person, conditions, side, although }: SetUp, lane: number, test: Protocol, on: IsoDate): Run[] {
+  const wallMs = performance.timeOrigin + performance.now();
+  const sides = test.sides === 'both' ? (['L', 'R'] as const) : [side];
+  return sides.map((of): Run => {
+    const kept: KeptAttempt = {
+      clientKey: newClientKey(),
+      page: thisPage,
+      register: thisRegister(),
+      personId: person.id,
+      personName: person.name,
+      lane,
+      test: test.id,
+      protocolVersion: test.version,
+      sittingDate: on,
+      side: of,
+      conditions,
+      although,
+      goWallMs: null,
+      beatWallMs: wallMs,
+      closed: false,
+      acknowledged: 0,
+      refused: null,
+    };
+    return { kept, events: [] };
+  });
+}
+
+/** The same two the other way round, as attempts of their own: nothing was measured of these. */
+const swapped = (runs: readonly Run[]): Run[] =>
+  [...runs].reverse().map(({ kept }, lane) => ({ kept: { ...kept, clientKey: newClientKey(), lane }, events: [] }));
 
 /**
  * The day of the hall for a page that may stay open overnight: asked on waking and on looking back at it, told by the

@@ -30,6 +30,7 @@ export const armCurl = {
     againAfterS: 300,
     takesS: 75,
   },
+  plan: { on: 'chair', spotter: 'beside' },
   offers: [
     { mark: 'not-full', word: 'Half curl' },
     { mark: 'rest', word: 'Rested' },

@@ -31,6 +31,7 @@ export const backScratch = {
     againAfterS: 0,
     takesS: 70,
   },
+  plan: { on: 'feet', spotter: 'behind' },
   offers: [],
   notCountedIf: ['fingers hooked and pulled'],
   stopAt: ['pain'],

@@ -27,6 +27,7 @@ export const bridgeOneLeg = {
     againAfterS: 300,
     takesS: 100,
   },
+  plan: { on: 'mat', spotter: 'beside' },
   offers: [{ mark: 'not-full', word: 'Not clean' }],
   notCountedIf: ['the pelvis dropped', 'the back arched'],
   stopAt: ['cramp', 'back pain of 3 and over'],

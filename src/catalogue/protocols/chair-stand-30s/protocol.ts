@@ -40,6 +40,7 @@ export const chairStand30s = {
     againAfterS: 300,
     takesS: 60,
   },
+  plan: { on: 'chair', wall: 'behind', spotter: 'ahead' },
   offers: [
     { mark: 'hands', word: 'Hands' },
     { mark: 'not-full', word: 'Not full' },

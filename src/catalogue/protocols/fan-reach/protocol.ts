@@ -30,6 +30,7 @@ export const fanReach = {
     againAfterS: 120,
     takesS: 120,
   },
+  plan: { on: 'feet', rail: 'side', spotter: 'behind' },
   offers: [
     { mark: 'not-full', word: 'Not clean' },
     { mark: 'touch', word: 'Touched' },

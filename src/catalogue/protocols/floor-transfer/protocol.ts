@@ -33,6 +33,8 @@ export const floorTransfer = {
     againAfterS: null,
     takesS: 180,
   },
+  plan: { on: 'mat', spotter: 'behind' },
+  taps: { start: 'they set off', end: 'they stand again' },
   offers: [],
   notCountedIf: ['pulled up by a person: kept as help of a person'],
   stopAt: ['pain', 'cannot get past kneeling', 'fear'],

@@ -11,7 +11,12 @@ export const footFeel = {
   id: 'foot-feel',
   version: 2,
   earlier: [
-    { version: 1, capture: { kind: 'staged', stages: eight, ends: 'all' }, range: { min: 0, max: 8, whole: true } },
+    {
+      version: 1,
+      capture: { kind: 'staged', stages: eight, ends: 'all' },
+      range: { min: 0, max: 8, whole: true },
+      sides: 'both',
+    },
   ],
   title: 'Light touch on three toes a side',
   short: 'Foot feeling',
@@ -38,6 +43,7 @@ export const footFeel = {
     againAfterS: 60,
     takesS: 90,
   },
+  plan: { on: 'chair', spotter: 'ahead' },
   offers: [],
   notCountedIf: ['touched longer than two seconds', 'pressed, stroked or tapped twice'],
   stopAt: ['a wound or a blister is seen'],

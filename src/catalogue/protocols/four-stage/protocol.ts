@@ -39,6 +39,8 @@ export const fourStage = {
     againAfterS: 60,
     takesS: 95,
   },
+  plan: { on: 'feet', wall: 'behind', rail: 'side', spotter: 'beside' },
+  taps: { start: 'you let go', end: 'the feet move or something is touched' },
   offers: [{ mark: 'caught', word: 'Caught' }],
   notCountedIf: ['feet moved before you let go', 'held you when the clock started'],
   stopAt: ['the feet move', 'a hold or you are touched', '10 s'],

@@ -34,6 +34,8 @@ export const gait4m = {
     againAfterS: 10,
     takesS: 45,
   },
+  plan: { on: 'feet', way: { metres: 4, end: 'line' }, spotter: 'beside' },
+  taps: { end: 'the first foot is over the line' },
   offers: [{ mark: 'touch', word: 'Touched' }],
   notCountedIf: ['slowed before the line', 'talked', 'ran'],
   stopAt: ['a stumble'],

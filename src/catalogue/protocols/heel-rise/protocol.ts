@@ -29,6 +29,7 @@ export const heelRise = {
     againAfterS: 300,
     takesS: 70,
   },
+  plan: { on: 'feet', rail: 'ahead', spotter: 'beside' },
   offers: [{ mark: 'not-full', word: 'Half height' }],
   notCountedIf: ['the knees bend', 'under half the height of the first', 'leans on the hands'],
   stopAt: ['two faults', 'off the beat', 'calf pain or cramp', '25'],

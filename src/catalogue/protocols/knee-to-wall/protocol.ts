@@ -30,6 +30,7 @@ export const kneeToWall = {
     againAfterS: 0,
     takesS: 80,
   },
+  plan: { on: 'feet', wall: 'ahead', spotter: 'beside' },
   offers: [],
   notCountedIf: ['the heel came up', 'the foot turned'],
   stopAt: ['the heel up', 'a pinch in front'],

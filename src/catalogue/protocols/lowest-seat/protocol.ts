@@ -33,6 +33,7 @@ export const lowestSeat = {
     againAfterS: 120,
     takesS: 200,
   },
+  plan: { on: 'chair', wall: 'behind', spotter: 'ahead' },
   offers: [],
   notCountedIf: ['a pad slid', 'rocked more than twice'],
   stopAt: ['hands twice at one height', 'pain of 3 and over', 'a drop onto the seat'],

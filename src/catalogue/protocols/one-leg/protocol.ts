@@ -36,6 +36,8 @@ export const oneLeg = {
     againAfterS: 60,
     takesS: 110,
   },
+  plan: { on: 'feet', rail: 'side', spotter: 'behind' },
+  taps: { start: 'the foot leaves the floor', end: 'the foot is down, the hold is touched or the arms open' },
   offers: [
     { mark: 'touch', word: 'Touched' },
     { mark: 'caught', word: 'Caught' },

@@ -31,6 +31,7 @@ export const reachForward = {
     againAfterS: 60,
     takesS: 120,
   },
+  plan: { on: 'feet', wall: 'side', spotter: 'ahead' },
   offers: [{ mark: 'caught', word: 'Stepped or caught' }],
   notCountedIf: ['a heel up', 'a step', 'touched the wall', 'the trunk turned'],
   stopAt: ['a heel up, a step, caught'],

@@ -34,6 +34,7 @@ export const sitReach = {
     againAfterS: 0,
     takesS: 90,
   },
+  plan: { on: 'chair', wall: 'behind', spotter: 'beside' },
   offers: [],
   notCountedIf: ['the knee bent', 'bounced', 'held under two counts'],
   stopAt: ['the knee bends', 'pain in the back or down the leg'],

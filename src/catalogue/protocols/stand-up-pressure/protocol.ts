@@ -36,6 +36,8 @@ export const standUpPressure = {
     againAfterS: 300,
     takesS: 420,
   },
+  plan: { on: 'armchair', rail: 'side', spotter: 'ahead' },
+  taps: { start: 'they stand' },
   offers: [],
   notCountedIf: ['talked or crossed the legs while seated', 'under 5 minutes seated'],
   stopAt: ['light-headed, blurred or pale: seat them'],

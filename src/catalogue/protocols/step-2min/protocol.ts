@@ -34,6 +34,8 @@ export const step2min = {
     againAfterS: 900,
     takesS: 140,
   },
+  plan: { on: 'feet', wall: 'side', rail: 'side', spotter: 'ahead' },
+  heightMark: 'half-thigh',
   offers: [
     { mark: 'not-full', word: 'Low knee' },
     { mark: 'touch', word: 'Touched' },

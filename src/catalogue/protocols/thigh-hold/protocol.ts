@@ -26,6 +26,8 @@ export const thighHold = {
     againAfterS: 300,
     takesS: 80,
   },
+  plan: { on: 'chair', rail: 'side', spotter: 'ahead' },
+  taps: { start: 'they are in place', end: 'the first stop sign shows' },
   offers: [],
   notCountedIf: ['touched the seat', 'straightened over 10 degrees'],
   stopAt: ['breath held', 'a knee falls in', 'pain of 3 and over', 'hands', '45 s'],

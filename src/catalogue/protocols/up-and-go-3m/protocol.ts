@@ -30,6 +30,8 @@ export const upAndGo3m = {
     againAfterS: 60,
     takesS: 80,
   },
+  plan: { on: 'armchair', wall: 'behind', way: { metres: 3, end: 'line' }, spotter: 'half-way' },
+  taps: { end: 'they sit again' },
   offers: [{ mark: 'touch', word: 'Touched' }],
   notCountedIf: ['hurried by you', 'the aid changed'],
   stopAt: ['stumbled twice', 'breathless', 'pain'],

@@ -33,6 +33,8 @@ export const upAndGo8ft = {
     againAfterS: 60,
     takesS: 100,
   },
+  plan: { on: 'chair', wall: 'behind', way: { metres: 2.44, end: 'cone' }, spotter: 'half-way' },
+  taps: { end: 'they sit again' },
   offers: [{ mark: 'touch', word: 'Touched' }],
   notCountedIf: ['ran or jogged', 'touched you', 'the cone was hit', 'started early'],
   stopAt: ['stumbled twice', 'breathless', 'pain'],

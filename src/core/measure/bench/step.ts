@@ -1,11 +1,10 @@
 import { assertNever } from '../../math/never';
 import { roundTo } from '../../math/round';
-import { asksHalf, clockMs, isOver, longestGapMs } from '../phase';
+import { asksHalf, clockMs, countsFor, hasCountdown, isOver, longestGapMs } from '../phase';
 import { liveEvents } from '../live';
 import { fullReps, isTapped, marksOf } from '../marks';
 import { ranOut } from '../now';
 import type { AttemptEvent, EventBy, EventKind, Fresh } from '../../shapes/attempt';
-import type { Capture } from '../../shapes/protocol';
 import {
   readLane,
   type Act,
@@ -135,7 +134,9 @@ function press(lane: Lane, act: Act, by: EventBy, at: Moment): Done {
 const inTry = ({ now }: Lane, nth = now.nth): { readonly try?: number } => (nth === 0 ? {} : { try: nth });
 
 const ofItsTry = (lane: Lane, mark: Fresh): Fresh =>
-  isTapped(mark.kind) && mark.try === undefined ? { ...mark, ...inTry(lane) } : mark;
+  isTapped(mark.kind) && mark.try === undefined
+    ? { ...mark, ...inTry(lane, isOver(lane.trial.state) ? Math.max(0, lane.now.nth - 1) : lane.now.nth) }
+    : mark;
 
 /** Two taps so soon after each other were one. */
 const bounceMs = 300;
@@ -149,7 +150,8 @@ function tap(lane: Lane, by: EventBy, at: Moment): Done {
   const open = sinceMs !== null && sinceMs >= bounceMs;
   switch (capture.kind) {
     case 'count':
-      return said({ kind: 'rep' });
+      // Counted without a clock it begins when they are ready, with the first press.
+      return sinceMs === null && !hasCountdown(capture) ? begin(lane, by, at) : said({ kind: 'rep' });
     case 'hold':
       if (sinceMs === null) return now.full ? nothing(lane) : begin(lane, by, at);
       return open ? said({ kind: 'let-go' }) : nothing(lane);
@@ -264,12 +266,6 @@ function fail(lane: Lane, event: Unplaced | null): Done {
   return event ? take(held, placed(held, event)) : nothing(held);
 }
 
-/** Whether somebody goes on a word, and not when they are ready. */
-export const hasCountdown = (capture: Capture): boolean =>
-  capture.kind === 'timed'
-    ? capture.unhurried !== true
-    : capture.kind === 'count' && capture.ends !== 'stop-sign' && 'time' in capture.ends;
-
 /** Starts the try that comes next: at go, or at once. */
 function begin(lane: Lane, by: EventBy, { tMs, wallMs }: Moment): Done {
   const waitMs = hasCountdown(lane.protocol.capture) ? countdownMs : 0;
@@ -288,7 +284,7 @@ function begin(lane: Lane, by: EventBy, { tMs, wallMs }: Moment): Done {
 }
 
 /** Counted against the clock: its end cannot be taken back. */
-const hasEnd = ({ protocol }: Lane): boolean => protocol.capture.kind === 'count' && clockMs(protocol) !== null;
+const hasEnd = ({ protocol }: Lane): boolean => countsFor(protocol.capture) !== null;
 
 function reopen(lane: Lane, by: EventBy, at: Moment): Done {
   const live = liveEvents(lane.events);

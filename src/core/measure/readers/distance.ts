@@ -7,7 +7,7 @@ import type { Try } from '../trial';
 import type { Reader } from './seen';
 
 /** What the tape said in cm; it is kept in the unit it was read in. */
-const inCm = ({ value, unit }: Extract<AttemptEvent, { readonly kind: 'reading' }>): number =>
+export const inCm = ({ value, unit }: Extract<AttemptEvent, { readonly kind: 'reading' }>): number =>
   unit === 'in' ? roundTo(value * cmPerInch, 0.01) : value;
 
 /** What the tape said in each try; one in which they stepped and were caught does not count. */

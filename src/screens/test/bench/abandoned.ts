@@ -3,6 +3,7 @@ import { longestGapMs } from '../../../core/measure/phase';
 import { claim, forgetAttempt, keepEvent, keptAttempts, keptEvents, type KeptAttempt } from './store';
 import { isRun, thisPage } from './pages';
 import { isDone, rulesOf } from './sending';
+import { neverBegan } from './takeUp';
 
 /**
  * Brings to their end the attempts of this browser that no page runs any more, so that they are sent like any other: a
@@ -15,7 +16,7 @@ export async function closeAbandoned(nowWallMs: number): Promise<KeptAttempt[]> 
     if (kept.closed || nowWallMs - kept.beatWallMs <= longestGapMs) continue;
     const events = await keptEvents(kept.clientKey);
     if (isDone(kept, events) || (await isRun(kept.clientKey))) continue;
-    if (!events.some((e) => e.kind === 'start')) {
+    if (neverBegan(kept, events)) {
       await forgetAttempt(kept.clientKey);
       continue;
     }

@@ -7,7 +7,16 @@ import type { KeptAttempt } from './store';
 import type { Sent } from './sending';
 
 const kept = (more: Partial<KeptAttempt> = {}): KeptAttempt => ({
-  ...{ clientKey: 'one', page: 'here', register: 'ours', personId: 'ada', personName: 'Ada', side: null },
+  ...{
+    clientKey: 'one',
+    page: 'here',
+    register: 'ours',
+    personId: 'ada',
+    personName: 'Ada',
+    side: null,
+    lane: 0,
+    although: null,
+  },
   ...{ test: 'chair-stand-30s', protocolVersion: 1, sittingDate: '2026-03-02', conditions: {} },
   ...{ goWallMs: null, beatWallMs: Date.now(), closed: false, acknowledged: 0, refused: null },
   ...more,

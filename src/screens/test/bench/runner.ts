@@ -41,7 +41,7 @@ export interface World {
 export type Planned = Pick<Extract<Effect, { readonly kind: 'plan' }>, 'goMs' | 'lastMs' | 'onTheWayMs'>;
 
 /** What a screen draws of a lane. */
-export type LaneShown = Pick<Lane, 'trial' | 'now' | 'keeping' | 'lost' | 'goMs'>;
+export type LaneShown = Pick<Lane, 'events' | 'trial' | 'now' | 'keeping' | 'lost' | 'goMs'>;
 
 /** So often the page says that it is there. */
 const beatEveryMs = 250;
@@ -129,10 +129,10 @@ export class Runner {
   }
 
   /** True where what is drawn of it changed: its beats are no change. */
-  private draw({ key, trial, now, keeping, lost, goMs }: Lane): boolean {
+  private draw({ key, events, trial, now, keeping, lost, goMs }: Lane): boolean {
     const last = this.shownLanes.get(key);
     const same = last?.trial === trial && last.keeping === keeping && last.lost === lost && last.goMs === goMs;
-    if (!same) this.shownLanes.set(key, { trial, now, keeping, lost, goMs });
+    if (!same) this.shownLanes.set(key, { events, trial, now, keeping, lost, goMs });
     return !same;
   }
 

@@ -22,7 +22,15 @@ import { firstMs, mostMs, Pauses } from './pauses';
 import { askHall, entriesToSend, sendAttempt, sendEntry, waitingToSend } from './sending';
 
 const attempt = (more: Partial<KeptAttempt> = {}): KeptAttempt => ({
-  ...{ clientKey: 'attempt-1', page: 'p', register: 'ours', personId: 'ada', personName: 'Ada' },
+  ...{
+    clientKey: 'attempt-1',
+    page: 'p',
+    register: 'ours',
+    personId: 'ada',
+    personName: 'Ada',
+    lane: 0,
+    although: null,
+  },
   ...{ test: 'chair-stand-30s', protocolVersion: 1, sittingDate: '2026-03-02', side: null, conditions: {} },
   ...{ goWallMs: 0, beatWallMs: 0, closed: true, acknowledged: 0, refused: null },
   ...more,

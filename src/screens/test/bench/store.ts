@@ -14,11 +14,15 @@ export interface KeptAttempt {
   readonly register: string | null;
   readonly personId: string;
   readonly personName: string;
+  /** Its place among those tested at once, from 0. */
+  readonly lane: number;
   readonly test: string;
   readonly protocolVersion: number;
   readonly sittingDate: IsoDate;
   readonly side: Side | null;
   readonly conditions: Conditions;
+  /** Why they are better watched alone, where they were tested beside others all the same. */
+  readonly although: string | null;
   /** Planned go moment on the wall clock; `null` before the countdown. */
   readonly goWallMs: number | null;
   /** Wall clock of the last heartbeat, to know how long the page was away. */
@@ -45,9 +49,20 @@ export interface KeptEntry {
   readonly refused: string | null;
 }
 
-/** Old rows have neither: kept before registers had names, and under a tab's name instead of a page's. */
-type Stored<T> = Omit<T, 'page' | 'register'> & { readonly page?: string; readonly register?: string | null };
-const asKept = (row: Stored<KeptAttempt>): KeptAttempt => ({ page: '', register: null, ...row });
+/** Old rows have none of these: kept before registers had names, under the name of a tab, one at a time. */
+type Stored<T> = Omit<T, 'page' | 'register' | 'lane' | 'although'> & {
+  readonly page?: string;
+  readonly register?: string | null;
+  readonly lane?: number;
+  readonly although?: string | null;
+};
+const asKept = (row: Stored<KeptAttempt>): KeptAttempt => ({
+  page: '',
+  register: null,
+  lane: 0,
+  although: null,
+  ...row,
+});
 const asKeptEntry = (row: Stored<KeptEntry>): KeptEntry => ({ register: null, ...row });
 
 interface Store extends DBSchema {

@@ -1,0 +1,412 @@
+import SQLite from 'better-sqlite3';
+import type { CDPSession, Page } from 'puppeteer-core';
+import { describe, expect, test } from 'vitest';
+import { addReadyTo, hallFor, press, says, settled, until, watchedPage } from './harness';
+
+/** Several people at one test, and every kind of measuring, by the keys and fingers of a hall. */
+const today = '2026-03-02';
+const hall = hallFor(today);
+const addReady = (name: string, more?: object) => addReadyTo(hall, name, today, more);
+
+interface Event {
+  readonly kind: string;
+  readonly atMs: number;
+  readonly by: string;
+}
+interface Stored {
+  readonly state: string;
+  readonly side: string | null;
+  readonly value: number | null;
+  readonly outcome: string;
+  readonly tries: readonly { readonly value: number | null }[];
+  readonly events: readonly Event[];
+}
+
+/** What the register holds of somebody at a test. */
+function stored(personId: string, test: string): Stored[] {
+  const db = new SQLite(hall.file, { readonly: true });
+  const rows = db
+    .prepare('select client_key, state, side, result_json from attempt where person_id = ? and test = ? order by side')
+    .all(personId, test) as { client_key: string; state: string; side: string | null; result_json: string }[];
+  const events = db.prepare('select content_json from attempt_event where client_key = ? order by seq');
+  const found = rows.map(({ client_key: key, state, side, result_json: result }) => ({
+    ...(JSON.parse(result) as Omit<Stored, 'events' | 'side'>),
+    state,
+    side,
+    events: (events.all(key) as { content_json: string }[]).map((e) => JSON.parse(e.content_json) as Event),
+  }));
+  db.close();
+  return found;
+}
+const finished = (personId: string, test: string, most = 1) =>
+  until(() => stored(personId, test).filter((a) => a.state === 'finished').length === most);
+
+/** Opens the station for people at a test, answers the check of the day of each, and goes on to the test. */
+async function seat(page: Page, test: string, ids: readonly string[]): Promise<void> {
+  const people = ids.map((id) => `person=${id}`).join('&');
+  await page.goto(`${hall.server.url}/test?test=${test}&${people}`, { waitUntil: 'networkidle0' });
+  for (const id of ids) {
+    await page.waitForSelector('[data-testid=day-check]');
+    await settled(page);
+    await page.keyboard.press('w');
+    await page.waitForFunction((last) => document.body.textContent.includes('Put up') || !last, {}, id === ids.at(-1));
+  }
+  await says(page, 'main', 'Put up');
+  await settled(page);
+}
+async function toTheTest(page: Page): Promise<void> {
+  await page.keyboard.press('Space');
+  await page.waitForSelector('[data-testid=run], [data-testid=practice]');
+  await settled(page);
+}
+
+const lane = (id: string) => `[data-testid=lane][data-person-id="${id}"]`;
+const countOf = (page: Page, id: string): Promise<string> =>
+  page.$eval(`${lane(id)} [data-testid=count]`, (e) => e.textContent);
+const counts = (page: Page, id: string, n: number) => until(async () => (await countOf(page, id)) === String(n));
+
+/** Waits until the clock of the page has run so far since its go. */
+const gone = (page: Page, seconds: number) =>
+  page.waitForFunction(
+    (s) => {
+      const left = /^([\d.]+) s left/.exec(document.querySelector('[data-testid=time-left]')?.textContent ?? '')?.[1];
+      return left !== undefined && Number(left) <= 30 - s;
+    },
+    { timeout: 60_000, polling: 20 },
+    seconds,
+  );
+/** Waits until the clock of a try shows at least so much. */
+const clockAt = (page: Page, seconds: number) =>
+  page.waitForFunction(
+    (s) => Number(document.querySelector('[role=timer][data-testid=clock]')?.textContent ?? 0) >= s,
+    { timeout: 60_000, polling: 20 },
+    seconds,
+  );
+
+describe('two people on the chair stand, side by side', () => {
+  test('by keys: one start, each their own count, undo, hands and answer at the tone; both are in the register', async () => {
+    const [ada, ben] = [await addReady('Ada Abel'), await addReady('Ben Bode', { normTable: 'male' })];
+    const { page, faults } = await watchedPage(hall.browser, hall.server.url, 4);
+    await seat(page, 'chair-stand-30s', [ada, ben]);
+    await toTheTest(page);
+    for (const key of ['1', '2', '2'] as const) await page.keyboard.press(key);
+    await page.keyboard.press('Enter');
+    await page.waitForSelector('[data-testid=lane]');
+    await gone(page, 1);
+    for (const key of ['1', '2', '1', '2', '1'] as const) await page.keyboard.press(key);
+    await counts(page, ada, 3);
+    await counts(page, ben, 2);
+    await page.keyboard.press('q');
+    await counts(page, ada, 2);
+    await page.keyboard.press('s');
+    await page.keyboard.press('2');
+    await counts(page, ben, 3);
+    await page.keyboard.down('Shift');
+    await page.keyboard.press('Digit1');
+    await page.keyboard.up('Shift');
+    await counts(page, ada, 1);
+    await until(async () => (await page.$$('[aria-label="At the tone"]')).length === 2);
+    await settled(page);
+    await page.keyboard.press('1');
+    await page.keyboard.press('w');
+    await page.waitForSelector('[data-testid=outcome]');
+    await finished(ada, 'chair-stand-30s');
+    await finished(ben, 'chair-stand-30s');
+    const [of] = stored(ada, 'chair-stand-30s');
+    expect(of).toMatchObject({ value: 2, halfRepCounted: true });
+    expect(of?.events.map((e) => e.kind)).toEqual([
+      ...['practice', 'start', 'rep', 'rep', 'rep', 'undo', 'not-full', 'end', 'half-rep'],
+    ]);
+    expect(stored(ben, 'chair-stand-30s')).toMatchObject([{ value: 0, handsUsed: true, cleanBeforeHands: 2 }]);
+    // How hard it was is asked afterwards, and is one event more.
+    await settled(page);
+    await press(page, '7');
+    await until(() => stored(ada, 'chair-stand-30s')[0]?.events.at(-1)?.kind === 'effort');
+    expect(stored(ada, 'chair-stand-30s')[0]?.value).toBe(2);
+    expect(faults).toEqual([]);
+    await page.close();
+  });
+
+  test('by touch, two fingers at once count both; stop of one leaves the other counting', async () => {
+    const [ada, ben] = [await addReady('Ada Touch'), await addReady('Ben Touch')];
+    const { page, faults } = await watchedPage(hall.browser, hall.server.url, 4);
+    await page.setViewport({ width: 820, height: 1180, hasTouch: true });
+    await seat(page, 'chair-stand-30s', [ada, ben]);
+    await toTheTest(page);
+    await press(page, 'Start all');
+    await page.waitForSelector('[data-testid=lane]');
+    await gone(page, 1);
+    const cdp = await page.createCDPSession();
+    const both = async () => {
+      const points = [
+        { x: 200, y: 500, id: 1 },
+        { x: 620, y: 500, id: 2 },
+      ];
+      await cdp.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: points });
+      await cdp.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] });
+    };
+    for (let n = 1; n <= 3; n++) {
+      await both();
+      await counts(page, ada, n);
+      await counts(page, ben, n);
+    }
+    const stop = await page.waitForSelector('[aria-label="Stop: Ben T."]');
+    await stop?.tap();
+    await says(page, lane(ben), 'Stopped. Why?');
+    await both();
+    await counts(page, ada, 4);
+    expect(await countOf(page, ben)).toBe('3');
+    await press(page, 'Pain');
+    await says(page, lane(ben), 'Stopped. Seat them.');
+    await page.touchscreen.tap(200, 500);
+    await counts(page, ada, 5);
+    await until(() => stored(ben, 'chair-stand-30s').some((a) => a.state === 'stopped'));
+    await says(page, lane(ada), 'at the tone');
+    await settled(page);
+    const no = await page.waitForSelector(
+      `${lane(ada)} ::-p-xpath(.//button[starts-with(., "No") and not(contains(., "full"))])`,
+    );
+    await no?.tap();
+    await finished(ada, 'chair-stand-30s');
+    expect(stored(ada, 'chair-stand-30s')).toMatchObject([{ value: 5 }]);
+    await says(page, 'main', 'Hold: open the sheet');
+    expect(faults).toEqual([]);
+    await page.close();
+  });
+
+  test('somebody with a stick is proposed alone, with why; beside all the same is noted with the attempt', async () => {
+    const [ada, leaning] = [await addReady('Ada Steady'), await addReady('Lena Leaning', { aidOutdoors: 'stick' })];
+    const { page, faults } = await watchedPage(hall.browser, hall.server.url);
+    await seat(page, 'chair-stand-30s', [ada, leaning]);
+    await says(page, 'main', 'Lena Leaning is better watched alone: walks with an aid.');
+    expect(await page.$eval('[data-hotkey=Space]', (b) => (b as HTMLButtonElement).disabled)).toBe(true);
+    await press(page, 'Beside all the same');
+    await toTheTest(page);
+    await page.keyboard.press('Enter');
+    await until(async () => (await page.$$('[aria-label="At the tone"]')).length === 2);
+    await settled(page);
+    for (const key of ['q', 'w'] as const) await page.keyboard.press(key);
+    await finished(leaning, 'chair-stand-30s');
+    const noteEvent = stored(leaning, 'chair-stand-30s')[0]?.events.find((e) => e.kind === 'note');
+    expect(noteEvent).toMatchObject({ text: expect.stringContaining('walks with an aid') as string });
+    expect(stored(ada, 'chair-stand-30s')[0]?.events.some((e) => e.kind === 'note')).toBe(false);
+    expect(faults).toEqual([]);
+    await page.close();
+  });
+
+  test('they sit the other way round: swapped before the start, the counts go to whom they belong', async () => {
+    const [ada, ben] = [await addReady('Ada Left'), await addReady('Ben Right')];
+    const { page, faults } = await watchedPage(hall.browser, hall.server.url);
+    await seat(page, 'chair-stand-30s', [ada, ben]);
+    await toTheTest(page);
+    await press(page, 'Swap names');
+    await page.waitForFunction(
+      () => document.querySelector('[data-testid=practice] button[class]')?.textContent !== '',
+    );
+    await until(async () => (await page.$eval('[data-testid=practice]', (e) => e.textContent)).includes('A Ben R.'));
+    await settled(page);
+    await page.keyboard.press('Enter');
+    await gone(page, 1);
+    await page.keyboard.press('1');
+    await counts(page, ben, 1);
+    await until(async () => (await page.$$('[aria-label="At the tone"]')).length === 2);
+    await settled(page);
+    for (const key of ['q', 'w'] as const) await page.keyboard.press(key);
+    await finished(ben, 'chair-stand-30s');
+    await finished(ada, 'chair-stand-30s');
+    expect([stored(ben, 'chair-stand-30s')[0]?.value, stored(ada, 'chair-stand-30s')[0]?.value]).toEqual([1, 0]);
+    expect(stored(ada, 'chair-stand-30s')).toHaveLength(1);
+    expect(faults).toEqual([]);
+    await page.close();
+  });
+});
+
+/** Presses a key at a moment of the wall clock, seconds since 1970. */
+async function keyAt(cdp: CDPSession, digit: number, seconds: number): Promise<void> {
+  const key = { code: `Digit${digit}`, key: String(digit), windowsVirtualKeyCode: 48 + digit };
+  await cdp.send('Input.dispatchKeyEvent', { type: 'rawKeyDown', timestamp: seconds, ...key });
+  await cdp.send('Input.dispatchKeyEvent', { type: 'keyUp', timestamp: seconds + 0.004, ...key });
+}
+
+test('four lanes at 12 taps a second each: none is lost, none doubled, and the times between them are kept to 0.5 ms', async () => {
+  const ids: string[] = [];
+  for (const name of ['Quick Ash', 'Quick Birch', 'Quick Cedar', 'Quick Dill']) ids.push(await addReady(name));
+  const { page, faults } = await watchedPage(hall.browser, hall.server.url, 1);
+  await seat(page, 'step-2min', ids);
+  await toTheTest(page);
+  await page.keyboard.press('Enter');
+  await page.waitForFunction(
+    () => / s left$/.test(document.querySelector('[data-testid=time-left]')?.textContent ?? ''),
+    {
+      polling: 20,
+    },
+  );
+  const cdp = await page.createCDPSession();
+  const perLane = 60;
+  const startS = (await page.evaluate(() => performance.timeOrigin + performance.now())) / 1000 + 0.2;
+  for (let n = 0; n < perLane; n++)
+    for (let digit = 1; digit <= 4; digit++) await keyAt(cdp, digit, startS + n / 12 + digit * 0.005);
+  for (const id of ids) await counts(page, id, perLane);
+  await page.keyboard.press('Escape');
+  for (let n = 0; n < 4; n++) await press(page, 'Asked to stop');
+  await page.waitForSelector('[data-testid=outcome]');
+  for (const id of ids) {
+    await until(() => stored(id, 'step-2min').some((a) => a.state === 'stopped'));
+    const reps = stored(id, 'step-2min')[0]?.events.filter((e) => e.kind === 'rep') ?? [];
+    expect(reps).toHaveLength(perLane);
+    const off = reps.slice(1).map((e, i) => Math.abs(e.atMs - (reps[i]?.atMs ?? NaN) - 1000 / 12));
+    expect(Math.max(...off)).toBeLessThanOrEqual(0.5);
+  }
+  expect(faults).toEqual([]);
+  await page.close();
+});
+
+describe('each kind of measuring, from setting up to the register', () => {
+  test('a hold: both legs in turn, from one press to the next, by a presenter’s clicker too; the best of three a side', async () => {
+    const id = await addReady('Hanna Hold');
+    const { page, faults } = await watchedPage(hall.browser, hall.server.url, 4);
+    await seat(page, 'one-leg', [id]);
+    await toTheTest(page);
+    const once = async (seconds: number) => {
+      await page.keyboard.press('Space');
+      await clockAt(page, seconds);
+      await page.keyboard.press('PageDown');
+      await page.waitForFunction(() => document.querySelector('[role=timer][data-testid=clock]') === null);
+    };
+    await once(3);
+    await says(page, '[aria-label=Side] [aria-pressed=true]', 'right');
+    await once(2);
+    await once(4);
+    for (const seconds of [1, 1, 1]) await once(seconds);
+    await page.waitForSelector('[data-testid=outcome]');
+    await finished(id, 'one-leg', 2);
+    const [left, right] = stored(id, 'one-leg');
+    expect([left?.side, left?.tries.length, right?.side, right?.tries.length]).toEqual(['L', 3, 'R', 3]);
+    expect(left?.value).toBeGreaterThanOrEqual(4);
+    expect(right?.value).toBeGreaterThanOrEqual(2);
+    expect(left?.value).toBe(Math.max(...(left?.tries.map((t) => t.value ?? 0) ?? [])));
+    expect(faults).toEqual([]);
+    await page.close();
+  });
+
+  test('a time: two tries from go to the tap, the better one counts', async () => {
+    const id = await addReady('Tilda Time');
+    const { page, faults } = await watchedPage(hall.browser, hall.server.url, 4);
+    await seat(page, 'up-and-go-8ft', [id]);
+    await toTheTest(page);
+    for (const seconds of [7, 6]) {
+      await page.keyboard.press('Enter');
+      await clockAt(page, seconds);
+      await page.keyboard.press('Space');
+      await page.waitForFunction(() => document.querySelector('[role=timer][data-testid=clock]') === null);
+      await settled(page);
+    }
+    await page.waitForSelector('[data-testid=outcome]');
+    await finished(id, 'up-and-go-8ft');
+    const [walk] = stored(id, 'up-and-go-8ft');
+    expect(walk?.tries).toHaveLength(2);
+    expect(walk?.value).toBe(Math.min(...(walk?.tries.map((t) => t.value ?? 999) ?? [])));
+    expect(faults).toEqual([]);
+    await page.close();
+  });
+
+  test('positions: two held their ten seconds by the clock, the third until the feet moved', async () => {
+    const id = await addReady('Paula Position');
+    const { page, faults } = await watchedPage(hall.browser, hall.server.url, 4);
+    await seat(page, 'four-stage', [id]);
+    await toTheTest(page);
+    for (const next of ['Instep beside', 'Heel touching toe']) {
+      await page.keyboard.press('Space');
+      await says(page, '[data-testid=lane-words]', next);
+      await settled(page);
+    }
+    await page.keyboard.press('Space');
+    await clockAt(page, 4);
+    await page.keyboard.press('Space');
+    await page.waitForSelector('[data-testid=outcome]');
+    await finished(id, 'four-stage');
+    expect(stored(id, 'four-stage')).toMatchObject([
+      { value: 2, seconds: { sideBySide: 10, semiTandem: 10, oneLeg: 0 } },
+    ]);
+    expect(faults).toEqual([]);
+    await page.close();
+  });
+
+  test('touches felt or not, by two keys; seats lower and lower, by two buttons', async () => {
+    const id = await addReady('Tove Touch');
+    const { page, faults } = await watchedPage(hall.browser, hall.server.url);
+    await seat(page, 'foot-feel', [id]);
+    await toTheTest(page);
+    for (const [i, key] of (['y', 'y', 'n', 'y', 'y', 'y'] as const).entries()) {
+      await says(page, '[data-testid=run]', `${i + 1} of 6`);
+      await page.keyboard.press(key);
+    }
+    await page.waitForSelector('[data-testid=outcome]');
+    await finished(id, 'foot-feel');
+    expect(stored(id, 'foot-feel')).toMatchObject([{ value: 5 }]);
+    await page.goto(`${hall.server.url}/test?test=lowest-seat&person=${id}`, { waitUntil: 'networkidle0' });
+    await says(page, 'main', 'Put up');
+    await settled(page);
+    await toTheTest(page);
+    const heights: string[] = [];
+    for (const words of ['Stood, hands free', 'Hands, a drop', 'Hands, a drop']) {
+      heights.push(await page.$eval('[data-testid=seat]', (e) => e.textContent));
+      await says(page, '[data-testid=lane-words]', `Stand ${heights.length} of`);
+      await press(page, words);
+      if (heights.length < 3) await says(page, '[data-testid=lane-words]', `Stand ${heights.length + 1} of`);
+    }
+    await page.waitForSelector('[data-testid=outcome]');
+    await finished(id, 'lowest-seat');
+    expect(stored(id, 'lowest-seat')).toMatchObject([{ value: Number(heights[0]) }]);
+    expect(heights[1]).toBe(heights[2]);
+    expect(faults).toEqual([]);
+    await page.close();
+  });
+
+  test('a reach: read before and after, three times, one in which they stepped is read again; a slip is refused by name', async () => {
+    const id = await addReady('Rita Reach');
+    const { page, faults } = await watchedPage(hall.browser, hall.server.url);
+    await seat(page, 'reach-forward', [id]);
+    await toTheTest(page);
+    const read = async (before: string, after: string) => {
+      await page.type('[name=before]', before);
+      await page.type('[name=reading]', after);
+      await page.keyboard.press('Enter');
+    };
+    await read('80', '1042');
+    await says(page, '#reading-fault', 'Write what the tape says: 0 to 80 cm. Nothing is kept yet.');
+    await page.$eval('[name=reading]', (box) => (box as HTMLInputElement).select());
+    await page.type('[name=reading]', '104');
+    await page.keyboard.press('Enter');
+    await says(page, '[data-testid=lane-words]', 'Try 2 of 3');
+    await press(page, 'Stepped or caught');
+    await says(page, '[data-testid=tries]', 'does not count');
+    for (const [before, after] of [
+      ['81', '107'],
+      ['80,5', '108,5'],
+    ] as const) {
+      await page.waitForFunction(() => document.querySelector<HTMLInputElement>('[name=before]')?.value === '');
+      await read(before, after);
+    }
+    await page.waitForSelector('[data-testid=outcome]');
+    await finished(id, 'reach-forward');
+    expect(stored(id, 'reach-forward')).toMatchObject([{ value: 26 }]);
+    expect(faults).toEqual([]);
+    await page.close();
+  });
+});
+
+test('between two tries the page may be made anew: what was measured is there, and the next try goes on', async () => {
+  const id = await addReady('Rosa Reload');
+  const { page, faults } = await watchedPage(hall.browser, hall.server.url, 4);
+  await seat(page, 'knee-to-wall', [id]);
+  await toTheTest(page);
+  await page.type('[name=reading]', '7.5');
+  await page.keyboard.press('Enter');
+  await says(page, '[aria-label=Side]', '7.5');
+  await page.reload({ waitUntil: 'networkidle0' });
+  await says(page, '[aria-label=Side]', '7.5');
+  await says(page, '[aria-label=Side] [aria-pressed=true]', 'right');
+  expect(faults).toEqual([]);
+  await page.close();
+});

@@ -1,0 +1,79 @@
+'use client';
+import { useState } from 'react';
+import { countsFor } from '../../core/measure/phase';
+import type { Protocol } from '../../core/shapes/protocol';
+import { Button } from '../touch/button';
+import { forgetAttempt } from './bench/store';
+import { useLanes, type Run } from './bench/useLanes';
+import { asLanes } from './lanes';
+import { Outcome } from './outcome';
+import { Practice } from './practice';
+import { RunScreen } from './runScreen';
+import type { StationPerson } from './station';
+
+interface Props {
+  readonly runs: readonly Run[];
+  /** Under the rules of the attempts. */
+  readonly protocol: Protocol;
+  readonly people: readonly StationPerson[];
+  readonly seatsCm: readonly number[];
+  readonly emergencyNumber: string;
+  readonly again: (people: readonly StationPerson[]) => void;
+  /** Opens the check of the day of somebody who sat down and says they are well again. */
+  readonly checkAgain: (person: StationPerson) => void;
+  readonly next: () => void;
+  /** Begins the same anew with the two the other way round; nothing was measured yet. */
+  readonly swap: (() => void) | null;
+}
+
+/** Everybody who is tested together, from the practice to what came of it. */
+export function RunGroup({ runs, protocol, people, seatsCm, emergencyNumber, again, checkAgain, next, swap }: Props) {
+  const now = useLanes(runs, protocol);
+  const [picked, pick] = useState<ReadonlyMap<number, number>>(new Map());
+  const lanes = asLanes(now, people, picked);
+  const lost = now.find((r) => r.lane.lost);
+  if (lost) return <RunElsewhere name={lost.kept.personName} next={next} />;
+  const leave = () => {
+    // Nothing was measured: there is nothing to keep.
+    for (const { kept, lane } of now)
+      if (lane.trial.state === 'waiting')
+        void forgetAttempt(kept.clientKey).catch((error: unknown) => console.error('Not forgotten here:', error));
+    next();
+  };
+  const practises = countsFor(protocol.capture) !== null;
+  if (practises && lanes.every((l) => l.active.lane.trial.state === 'waiting'))
+    return <Practice lanes={lanes} protocol={protocol} leave={leave} swap={swap} />;
+  if (lanes.some((l) => !l.over))
+    return (
+      <RunScreen
+        lanes={lanes}
+        protocol={protocol}
+        seatsCm={seatsCm}
+        pickSide={(lane, side) => pick((before) => new Map(before).set(lane, side))}
+        leave={leave}
+      />
+    );
+  return (
+    <Outcome
+      lanes={lanes}
+      protocol={protocol}
+      emergencyNumber={emergencyNumber}
+      again={again}
+      checkAgain={checkAgain}
+      next={next}
+    />
+  );
+}
+
+/** Two pages of one browser on one test: the newer one counts, this one says so and counts nothing. */
+function RunElsewhere({ name, next }: { name: string; next: () => void }) {
+  return (
+    <div className="mt-6 border-l-8 border-watch bg-board p-5" role="alert">
+      <p className="text-xl font-bold">The test of {name} runs on another page of this browser now.</p>
+      <p className="mt-2 text-lg">What was counted here is in it. Nothing more is counted on this page.</p>
+      <Button className="mt-4" onClick={next}>
+        To the people
+      </Button>
+    </div>
+  );
+}
