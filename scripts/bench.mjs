@@ -11,7 +11,10 @@ install();
 // Without a server beside it, so that neither side is slowed by what the other needs not.
 node('--import', 'tsx', 'bench/score.ts');
 await withDemo(async ({ browser, url, idOf }) => {
-  await tapBench({ browser, url, personId: await idOf('Tomasz Rekkedal') });
+  const four = ['Tomasz Rekkedal', 'Odile Brandvoll', 'Bertil Kvarnholm', 'Agnes Tverrå'];
+  const personIds = [];
+  for (const name of four) personIds.push(await idOf(name));
+  await tapBench({ browser, url, personIds });
   await paintBench({ browser, url });
   await scoresBench({ url });
   await registerBench({ browser, url });

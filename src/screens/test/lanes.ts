@@ -18,6 +18,9 @@ export interface LaneNow {
   readonly over: boolean;
 }
 
+/** Said once where the browser cannot keep the screen on. */
+export const sleepsWords = 'This browser may darken the screen by itself: touch it now and then.';
+
 export const laneLetters = ['A', 'B', 'C', 'D'] as const;
 
 /**

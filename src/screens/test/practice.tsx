@@ -6,7 +6,7 @@ import { Button } from '../touch/button';
 import { Step, useSettled } from '../touch/step';
 import { FullScreen } from './fullScreen';
 import { laneKey } from './laneKeys';
-import { laneLetters, type LaneNow } from './lanes';
+import { laneLetters, sleepsWords, type LaneNow } from './lanes';
 
 /** A few slow ones each, tapped as in the test, with no clock; then one start for all. */
 export function Practice({
@@ -14,12 +14,15 @@ export function Practice({
   protocol,
   leave,
   swap,
+  sleeps,
 }: {
   lanes: readonly LaneNow[];
   protocol: Protocol;
   leave: () => void;
   /** They sit the other way round; offered where two are tested. */
   swap: (() => void) | null;
+  /** The screen may go dark by itself. */
+  sleeps: boolean;
 }) {
   const [reps, setReps] = useState<readonly number[]>(lanes.map(() => 0));
   const begun = useRef(false);
@@ -61,7 +64,7 @@ export function Practice({
         </header>
         <p className="bg-wood-pale px-7 py-1.5 text-lg max-md:px-4 low:text-base">
           {protocol.practice} Tap{many ? ' their half, or press its number,' : ', or press Space,'} for each; nothing is
-          counted yet.
+          counted yet.{sleeps && ' ' + sleepsWords}
         </p>
         <div className="flex flex-1 max-md:flex-col low:flex-row!">
           {lanes.map(({ place, name, short }) => (

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { countsFor } from '../../core/measure/phase';
 import type { Protocol } from '../../core/shapes/protocol';
 import { Button } from '../touch/button';
+import { useAwake } from './awake';
 import { forgetAttempt } from './bench/store';
 import { useLanes, type Run } from './bench/useLanes';
 import { asLanes } from './lanes';
@@ -31,6 +32,7 @@ export function RunGroup({ runs, protocol, people, seatsCm, emergencyNumber, aga
   const now = useLanes(runs, protocol);
   const [picked, pick] = useState<ReadonlyMap<number, number>>(new Map());
   const lanes = asLanes(now, people, picked);
+  const awake = useAwake();
   const lost = now.find((r) => r.lane.lost);
   if (lost) return <RunElsewhere name={lost.kept.personName} next={next} />;
   const leave = () => {
@@ -42,7 +44,7 @@ export function RunGroup({ runs, protocol, people, seatsCm, emergencyNumber, aga
   };
   const practises = countsFor(protocol.capture) !== null;
   if (practises && lanes.every((l) => l.active.lane.trial.state === 'waiting'))
-    return <Practice lanes={lanes} protocol={protocol} leave={leave} swap={swap} />;
+    return <Practice lanes={lanes} protocol={protocol} leave={leave} swap={swap} sleeps={awake === false} />;
   if (lanes.some((l) => !l.over))
     return (
       <RunScreen
@@ -51,6 +53,7 @@ export function RunGroup({ runs, protocol, people, seatsCm, emergencyNumber, aga
         seatsCm={seatsCm}
         pickSide={(lane, side) => pick((before) => new Map(before).set(lane, side))}
         leave={leave}
+        sleeps={awake === false}
       />
     );
   return (

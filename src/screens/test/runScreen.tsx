@@ -11,7 +11,8 @@ import { Button, Key } from '../touch/button';
 import { FullScreen } from './fullScreen';
 import { TimeLeft } from './laneClock';
 import { laneKey, type LaneDeed } from './laneKeys';
-import type { LaneNow } from './lanes';
+import { sleepsWords, type LaneNow } from './lanes';
+import { Sound } from './sound';
 import { Strip, useEarly } from './strip';
 
 interface Props {
@@ -21,10 +22,12 @@ interface Props {
   readonly pickSide: (lane: number, side: number) => void;
   /** Back to the people, while nothing was measured yet. */
   readonly leave: () => void;
+  /** The screen may go dark by itself. */
+  readonly sleeps: boolean;
 }
 
 /** A test as it runs: a strip each, side by side, one clock over them. */
-export function RunScreen({ lanes, protocol, seatsCm, pickSide, leave }: Props) {
+export function RunScreen({ lanes, protocol, seatsCm, pickSide, leave, sleeps }: Props) {
   const many = lanes.length > 1;
   const flashes = useRef(new Map<number, HTMLDivElement>());
   // When stop was pressed, by lane: the lane stands still until somebody says why, or that it goes on.
@@ -177,6 +180,7 @@ export function RunScreen({ lanes, protocol, seatsCm, pickSide, leave }: Props) 
           </Button>
         )}
         <span className="ml-auto flex items-center gap-5">
+          <Sound />
           {counts && <TimeLeft goMs={first?.goMs ?? null} durationS={seconds} />}
           <button
             type="button"
@@ -193,6 +197,7 @@ export function RunScreen({ lanes, protocol, seatsCm, pickSide, leave }: Props) 
           </button>
         </span>
       </header>
+      {sleeps && !begun && <p className="bg-wood-pale px-4 py-1">{sleepsWords}</p>}
       <div
         className={`flex flex-1 ${many ? 'gap-1 bg-ink max-lg:flex-wrap max-md:flex-col max-md:flex-nowrap' : 'min-h-0'}`}
       >

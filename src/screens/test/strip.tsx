@@ -1,5 +1,5 @@
 'use client';
-import { useEffect, useRef, useState, type PointerEvent, type Ref } from 'react';
+import { memo, useEffect, useRef, useState, type PointerEvent, type Ref } from 'react';
 import { countsFor, isOver } from '../../core/measure/phase';
 import type { EventBy, StopReason } from '../../core/shapes/attempt';
 import type { NormRow } from '../../core/shapes/norms';
@@ -50,7 +50,18 @@ interface Props {
  * One participant in a running test. The whole strip is the tap target; the instructor’s eyes are on the person, so
  * there is one huge number, the time as a draining level behind its plate, and a few keys.
  */
-export function Strip({ lane, protocol, row, seatsCm, many, ownClock, stopAsked, digits, deeds, flash }: Props) {
+export const Strip = memo(function Strip({
+  lane,
+  protocol,
+  row,
+  seatsCm,
+  many,
+  ownClock,
+  stopAsked,
+  digits,
+  deeds,
+  flash,
+}: Props) {
   const { active, runs, person, place } = lane;
   const lastPressMs = useRef(-Infinity);
   const tap = (event: PointerEvent) => {
@@ -111,6 +122,26 @@ export function Strip({ lane, protocol, row, seatsCm, many, ownClock, stopAsked,
         <Foot {...{ lane, protocol, many, stopAsked, digits, deeds }} />
       </footer>
     </section>
+  );
+}, sameStrip);
+
+/**
+ * A press on one lane draws that lane and no other. Its deeds are left out: they speak of this lane alone, and what they
+ * know of it is compared.
+ */
+function sameStrip(a: Props, b: Props): boolean {
+  return (
+    a.lane.active === b.lane.active &&
+    a.lane.over === b.lane.over &&
+    a.lane.short === b.lane.short &&
+    a.lane.runs.length === b.lane.runs.length &&
+    a.lane.runs.every((run, i) => run === b.lane.runs[i]) &&
+    a.row === b.row &&
+    a.protocol === b.protocol &&
+    a.many === b.many &&
+    a.ownClock === b.ownClock &&
+    a.stopAsked === b.stopAsked &&
+    a.digits === b.digits
   );
 }
 

@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { protocols } from '../../../catalogue/protocols';
 import type { Fresh } from '../../shapes/attempt';
+import type { Protocol } from '../../shapes/protocol';
 import type { Act } from './bench';
 import { Played } from './played';
 import { countdownMs } from './step';
@@ -298,4 +299,31 @@ test('two holds side by side on two lanes: one ends, the other goes on', () => {
   played.to(5000);
   played.press(tap, 'touch', 'R');
   expect([played.lane('L').trial.tries, played.lane('R').trial.tries]).toMatchObject([[{ value: 3 }], [{ value: 5 }]]);
+});
+
+test('a further test is one entry of plain data: a made-up one is measured by it, and by nothing else', () => {
+  const towelTwist: Protocol = {
+    ...{ id: 'towel-twist', version: 1, title: 'Towel twist', short: 'Twist', unit: 'twists', better: 'higher' },
+    ...{ sides: 'none', range: { min: 0, max: 8, whole: true }, setUp: ['A towel.'], say: 'Twist.', cautions: [] },
+    capture: { kind: 'count', ends: { count: 8 }, capS: 60, halfAtTone: false },
+    ...{
+      practice: 'One.',
+      offers: [],
+      notCountedIf: [],
+      stopAt: [],
+      source: 'made up',
+      plan: { on: 'chair', spotter: 'ahead' },
+    },
+    station: {
+      ...{ group: 4, staff: 'counts', lanes: 2, spotter: 'in front' },
+      ...{ restBeforeS: 0, betweenTriesS: 0, againAfterS: 60, takesS: 30 },
+    },
+  };
+  const played = new Played(towelTwist);
+  for (let n = 0; n <= 8; n++) {
+    played.tMs += 900;
+    played.press(tap);
+  }
+  expect(played.lane().trial).toMatchObject({ state: 'finished', value: 8 });
+  expect(played.kinds()).toEqual(['start', ...Array.from({ length: 8 }, () => 'rep'), 'end']);
 });

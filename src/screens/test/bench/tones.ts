@@ -1,30 +1,52 @@
 import type { Planned } from './runner';
+import { gainNow, onVolume } from './volume';
+
+/** The one sound card of a page: every lane sounds on it, and lanes that sound at once are held together. */
+class Card {
+  readonly sound = new AudioContext();
+  readonly out: GainNode;
+
+  constructor() {
+    // Four lanes at one go sum up: what would be over the top is held down.
+    const limit = this.sound.createDynamicsCompressor();
+    this.out = this.sound.createGain();
+    this.out.gain.value = gainNow();
+    this.out.connect(limit).connect(this.sound.destination);
+    // Turned down in the middle of a test it is quieter at once.
+    onVolume(() => (this.out.gain.value = gainNow()));
+  }
+}
+
+let card: Card | null | undefined;
+/** Absent on a machine without sound; the test then runs by eye. */
+function theCard(): Card | null {
+  card ??= typeof AudioContext === 'undefined' ? null : new Card();
+  return card;
+}
 
 /** Tones of a timed test, scheduled on the clock of the sound card so that they do not wait for the page. */
 export class Tones {
-  /** Absent on a machine without sound; the test then runs by eye. */
-  private readonly sound = typeof AudioContext === 'undefined' ? null : new AudioContext();
   private readonly planned: OscillatorNode[] = [];
 
   /** A tone at a moment of `performance.now()`. */
   plan(atMs: number, lengthMs: number, hertz: number): void {
-    if (!this.sound) return;
-    const start = this.sound.currentTime + Math.max(0, (atMs - performance.now()) / 1000);
-    const tone = this.sound.createOscillator();
-    const volume = this.sound.createGain();
+    const on = theCard();
+    if (!on) return;
+    const { sound, out } = on;
+    const start = sound.currentTime + Math.max(0, (atMs - performance.now()) / 1000);
+    const tone = sound.createOscillator();
+    const shape = sound.createGain();
     tone.frequency.value = hertz;
-    volume.gain.setValueAtTime(0.5, start);
+    shape.gain.setValueAtTime(1, start);
     // A short fade, as a tone cut off clicks.
-    volume.gain.linearRampToValueAtTime(0, start + lengthMs / 1000);
-    tone.connect(volume).connect(this.sound.destination);
+    shape.gain.linearRampToValueAtTime(0, start + lengthMs / 1000);
+    tone.connect(shape).connect(out);
     tone.start(start);
     tone.stop(start + lengthMs / 1000);
     this.planned.push(tone);
   }
 
-  /**
-   * Three short, one higher to go, a soft one for each call on the way, one long at the end.
-   */
+  /** Three short, one higher to go, a soft one for each call on the way, one long at the end. */
   planTest({ goMs, lastMs, onTheWayMs }: Planned): void {
     // The first of the three falls on the moment of planning itself, so a little past is still in time.
     const inTime = performance.now() - 200;
