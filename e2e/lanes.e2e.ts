@@ -1,7 +1,7 @@
 import SQLite from 'better-sqlite3';
 import type { CDPSession, Page } from 'puppeteer-core';
 import { describe, expect, test } from 'vitest';
-import { addReadyTo, hallFor, press, says, settled, until, watchedPage } from './harness';
+import { addReadyTo, hallFor, press, says, send, settled, until, watchedPage } from './harness';
 
 /** Several people at one test, and every kind of measuring, by the keys and fingers of a hall. */
 const today = '2026-03-02';
@@ -86,7 +86,7 @@ const clockAt = (page: Page, seconds: number) =>
 describe('two people on the chair stand, side by side', () => {
   test('by keys: one start, each their own count, undo, hands and answer at the tone; both are in the register', async () => {
     const [ada, ben] = [await addReady('Ada Abel'), await addReady('Ben Bode', { normTable: 'male' })];
-    const { page, faults } = await watchedPage(hall.browser, hall.server.url, 4);
+    const { page, faults } = await watchedPage(hall.browser, hall.server.url, 2);
     await seat(page, 'chair-stand-30s', [ada, ben]);
     await toTheTest(page);
     for (const key of ['1', '2', '2'] as const) await page.keyboard.press(key);
@@ -129,7 +129,7 @@ describe('two people on the chair stand, side by side', () => {
 
   test('by touch, two fingers at once count both; stop of one leaves the other counting', async () => {
     const [ada, ben] = [await addReady('Ada Touch'), await addReady('Ben Touch')];
-    const { page, faults } = await watchedPage(hall.browser, hall.server.url, 4);
+    const { page, faults } = await watchedPage(hall.browser, hall.server.url, 2);
     await page.setViewport({ width: 820, height: 1180, hasTouch: true });
     await seat(page, 'chair-stand-30s', [ada, ben]);
     await toTheTest(page);
@@ -407,6 +407,34 @@ test('between two tries the page may be made anew: what was measured is there, a
   await page.reload({ waitUntil: 'networkidle0' });
   await says(page, '[aria-label=Side]', '7.5');
   await says(page, '[aria-label=Side] [aria-pressed=true]', 'right');
+  expect(faults).toEqual([]);
+  await page.close();
+});
+
+test('put right afterwards: something left out with its reason, the old result in sight, and taken back', async () => {
+  const id = await addReady('Cora Corrected');
+  const events = [
+    { kind: 'start', atMs: 0 },
+    ...Array.from({ length: 9 }, (_, i) => ({ kind: 'rep', atMs: 3000 * (i + 1) })),
+    { kind: 'end', atMs: 30_000 },
+    { kind: 'half-rep', counts: false, atMs: 31_000 },
+  ].map((e, seq) => ({ ...e, seq, wallMs: 1000 + e.atMs, by: 'key' }));
+  const head = { test: 'chair-stand-30s', protocolVersion: 1, sittingDate: today, side: null, conditions: {} };
+  await send(hall, 'PUT', '/api/v1/attempts/corrected-attempt', { personId: id, ...head, events });
+  const { page, faults } = await watchedPage(hall.browser, hall.server.url, 1);
+  await page.goto(`${hall.server.url}/people/${id}/scores/chair-stand-30s`, { waitUntil: 'networkidle0' });
+  await press(page, 'taken here');
+  await says(page, '[data-testid=reads]', 'It reads 9 stands.');
+  await press(page, 'Leave out');
+  await says(page, 'main', 'Say why, in a few words');
+  await press(page, 'tapped twice');
+  const leave = await page.waitForSelector('[aria-label="Leave out: stand at 27.0 s"]');
+  await leave?.click();
+  await says(page, '[data-testid=reads]', 'It reads 8 stands; as it was taken down 9 stands.');
+  expect(stored(id, 'chair-stand-30s')).toMatchObject([{ value: 8 }]);
+  await press(page, 'tapped twice');
+  await press(page, 'Take it back');
+  await says(page, '[data-testid=reads]', 'It reads 9 stands.');
   expect(faults).toEqual([]);
   await page.close();
 });

@@ -25,6 +25,7 @@ let server: Server;
 let watched: Watched;
 let ids: Record<string, string>;
 let handedOut: string;
+let attempt: string;
 
 beforeAll(async () => {
   const made = spawnSync(process.execPath, ['--import', 'tsx', 'src/demo/load.ts', file], {
@@ -44,6 +45,8 @@ beforeAll(async () => {
   );
   await watched.page.goto(server.url + odile('/report')(), { waitUntil: 'networkidle0' });
   handedOut = await watched.page.$eval('a[href*="/report/"]', (a) => a.pathname);
+  await watched.page.goto(server.url + odile('/scores/chair-stand-30s')(), { waitUntil: 'networkidle0' });
+  attempt = await watched.page.$eval('a[href*="/attempts/"]', (a) => a.pathname);
 });
 afterAll(async () => {
   await browser.close();
@@ -106,6 +109,7 @@ const screens: [string, () => string][] = [
   ['page for the person', odile('/report')],
   ['page for the clinician', odile('/report?for=clinician')],
   ['page handed out before', () => handedOut],
+  ['an attempt along its time', () => attempt],
   ['level', odile('/levels')],
   ['retest', odile('/retest')],
   ['paper', odile('/paper')],

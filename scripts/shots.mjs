@@ -11,6 +11,10 @@ const only = process.argv.slice(2);
 const aside = new Set([
   'half-way',
   'practice',
+  'lane',
+  'walk-in',
+  'day-check',
+  'norms',
   'stopping',
   'keys',
   'hall-retests',
@@ -145,6 +149,60 @@ await withDemo(async ({ browser, url, idOf }) => {
       await page.waitForSelector('[data-testid=lane]');
       for (let n = 1; n <= 5; n++) await standAt(2.3 * n + 0.1 * n * n);
       await leftIs(14.5);
+    },
+    lanes: async () => {
+      await visit(`/test?person=${odile}&person=${tomasz}`);
+      for (;;) {
+        const shown = await page.waitForSelector('[data-testid=day-check], [role=img][aria-label^="The station"]');
+        await settle();
+        if (await shown.evaluate((e) => e.getAttribute('role') === 'img')) break;
+        await page.keyboard.press('w');
+        await page.waitForFunction((e) => !e.isConnected, {}, shown);
+      }
+      await page.keyboard.press('Space');
+      await page.waitForSelector('[data-testid=practice]');
+      await settle();
+      for (const key of ['1', '2', '2']) await page.keyboard.press(key);
+      await page.keyboard.press('Enter');
+      await page.waitForSelector('[data-testid=lane]');
+      for (let n = 1; n <= 7; n++) {
+        await leftIs(30 - 1.9 * n);
+        await page.keyboard.press('2');
+        if (n !== 3 && n !== 5) await page.keyboard.press('1');
+      }
+      // Until the flash of the last press is gone.
+      await new Promise((later) => setTimeout(later, 400));
+    },
+    outcomes: async () => {
+      await shots.lanes();
+      await page.waitForFunction(() => document.querySelectorAll('[aria-label="At the tone"]').length === 2);
+      await settle();
+      for (const key of ['q', '2']) await page.keyboard.press(key);
+      await page.waitForSelector('[data-testid=outcome]');
+      await settle();
+    },
+    'one-leg': async () => {
+      await visit(`/test?test=one-leg&person=${odile}`);
+      for (;;) {
+        const shown = await page.waitForSelector('[data-testid=day-check], [role=img][aria-label^="The station"]');
+        await settle();
+        if (await shown.evaluate((e) => e.getAttribute('role') === 'img')) break;
+        await page.keyboard.press('w');
+        await page.waitForFunction((e) => !e.isConnected, {}, shown);
+      }
+      await page.keyboard.press('Space');
+      await page.waitForSelector('[data-testid=lane]');
+      for (const ms of [5200, 4100, 3300]) {
+        await page.keyboard.press('Space');
+        await new Promise((later) => setTimeout(later, ms));
+        if (ms > 3300) await page.keyboard.press('Space');
+        await new Promise((later) => setTimeout(later, 500));
+      }
+    },
+    attempt: async () => {
+      await visit(`/people/${odile}/scores/chair-stand-30s`);
+      const to = await page.$eval('a[href*="/attempts/"]', (a) => a.getAttribute('href'));
+      await visit(to);
     },
     stopping: async () => {
       await shots.lane();

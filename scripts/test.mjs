@@ -41,7 +41,7 @@ const file = (name) => `e2e/${name}.e2e.ts`;
 /** What needs no clock of a hall stands beside something else; all the rest, whatever it is, has the machine alone. */
 const programs = ['scripts', 'interface'].map(file);
 const looks = ['screens'].map(file);
-const forms = ['intake', 'scores'].map(file);
+const forms = ['intake', 'scores', 'lanes'].map(file);
 await beside([[...vitest, 'unit']], [[...e2e, ...programs]]);
 await beside([[...e2e, ...looks]], [[...e2e, ...forms]]);
 node(...e2e, ...[...programs, ...looks, ...forms].flatMap((name) => ['--exclude', name]));

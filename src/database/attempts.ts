@@ -151,6 +151,28 @@ export async function deriveAnew(db: Register, clientKey: ClientKey, derive: Der
   });
 }
 
+/** Puts one event at the end of what is known of an attempt, such as a correction made at a desk. */
+export async function addEvent(
+  db: Register,
+  clientKey: ClientKey,
+  event: AttemptEvent,
+  derive: Derive,
+  at: Date,
+  who: string,
+): Promise<void> {
+  await inOne(db, async (trx) => {
+    const known = await trx
+      .selectFrom('attempt')
+      .selectAll()
+      .where('client_key', '=', clientKey)
+      .executeTakeFirstOrThrow();
+    const before = await trx.selectFrom('attempt_event').selectAll().where('client_key', '=', clientKey).execute();
+    const row = { client_key: clientKey, seq: event.seq, content_json: canonicalJson(event), who };
+    await writeAttempt(trx, toAttempt(known), known, [...before, row], derive, at);
+    await trx.insertInto('attempt_event').values(row).execute();
+  });
+}
+
 /** Attempts of some people, or everybody's: by day, and within a day in the order in which they stand for it. */
 export async function listAttempts(db: Register, personIds?: readonly PersonId[]): Promise<AttemptView[]> {
   const all = db.selectFrom('attempt').selectAll().orderBy('sitting_date');

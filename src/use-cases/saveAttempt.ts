@@ -47,7 +47,7 @@ export async function saveAttempt(desk: Desk, clientKey: ClientKey, input: unkno
 }
 
 /** Results are read by the rules of the version they were taken under. */
-const deriving =
+export const deriving =
   (protocol: Protocol, version: number): Derive =>
   (events) => ({ trial: readTrial(ruledBy(protocol, version), events), version: measureVersion });
 

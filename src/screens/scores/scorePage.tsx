@@ -118,7 +118,7 @@ export function ScoreScreen({ view, protocol, test }: Props) {
           ))}
         </ul>
       )}
-      <Raw protocol={protocol} test={test} units={view.units} />
+      <Raw personId={view.person.id} protocol={protocol} test={test} units={view.units} />
     </>
   );
 }
@@ -307,7 +307,17 @@ function BothTables({ newest }: { newest: ScoredResult }) {
 }
 
 /** Every result as it was taken down: tries, conditions, by whom. */
-function Raw({ protocol, test, units }: { protocol: Protocol; test: TestView; units: UnitSystem }) {
+function Raw({
+  personId,
+  protocol,
+  test,
+  units,
+}: {
+  personId: string;
+  protocol: Protocol;
+  test: TestView;
+  units: UnitSystem;
+}) {
   const all = test.series
     .flatMap((s) => s.results.map((scored) => ({ side: s.side, scored })))
     .sort((a, b) => b.scored.on.localeCompare(a.scored.on));
@@ -354,7 +364,13 @@ function Raw({ protocol, test, units }: { protocol: Protocol; test: TestView; un
             </td>
             <td className="pr-3" data-head="Taken down">
               <span>
-                {scored.fromPaper ? 'from paper' : 'counted here'}
+                <Link
+                  href={`/people/${personId}/attempts/${scored.key}`}
+                  className="inline-flex min-h-11 items-center underline underline-offset-4"
+                  aria-label={`${scored.fromPaper ? 'from paper' : 'taken here'}, ${dayWords(scored.on)}: along its time`}
+                >
+                  {scored.fromPaper ? 'from paper' : 'taken here'}
+                </Link>
                 {scored.who && `, ${scored.who}`}
               </span>
             </td>

@@ -14,6 +14,7 @@ import { useUnits } from '../frame/units';
 import { ScoreRail } from '../scores/rail';
 import { resultWords, sideName } from '../scores/testWords';
 import { Button, Key } from '../touch/button';
+import { FootBar } from '../touch/footBar';
 import { Step } from '../touch/step';
 import { slowingWords, stopReasonWords, told } from '../words';
 import { Afterwards } from './afterwards';
@@ -65,7 +66,7 @@ export function Outcome({ lanes, protocol, emergencyNumber, again, checkAgain, n
           />
         ))}
       </div>
-      <div className="mt-6 flex flex-wrap items-center gap-4 border-t-4 border-ink pt-4">
+      <FootBar>
         {unwell.length > 0 && (
           <Button className="min-h-24 text-2xl" onClick={holdEverything} data-at-once>
             Hold: open the sheet <Key>F9</Key>
@@ -84,7 +85,7 @@ export function Outcome({ lanes, protocol, emergencyNumber, again, checkAgain, n
         <Button look={many && done ? 'main' : 'line'} className="min-h-16 text-xl" hotkey="N" onClick={next}>
           {many ? 'Next people' : 'Next person'}
         </Button>
-      </div>
+      </FootBar>
       {away && (
         <p role="alert" className="mt-4 border-l-8 border-watch bg-board p-4 font-semibold">
           The server does not answer. The result is safe in this browser and goes out by itself; stay on this page and

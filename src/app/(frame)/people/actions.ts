@@ -2,6 +2,7 @@
 import { args, codes, form, id, ids, opened, peopleDeed, saveMore, text, truth } from '../../../schemas/door';
 import { endGroup, erasePerson, saveGroup, setAside, withPeople } from '../../../use-cases/groups';
 import { keepPrinted } from '../../../use-cases/printedPages';
+import { correctAttempt } from '../../../use-cases/correctAttempt';
 import { confirmLevels } from '../../../use-cases/confirmLevels';
 import { enterSheet } from '../../../use-cases/enterSheet';
 import { noteToday } from '../../../use-cases/saveEntry';
@@ -27,6 +28,9 @@ export const noteOfPerson = action(args([id(), form(), id()]), noteToday);
 
 /** The codes that stood on the screen: nothing is confirmed that was not seen. */
 export const saveConfirmedLevel = action(args([id(), codes()]), confirmLevels);
+
+/** What was put right shows on every page of whoever it was and is. */
+export const saveCorrection = action(args([id(), form()]), correctAttempt, [['/people', 'layout']]);
 
 export const saveSheet = action(args([form()]), enterSheet);
 
