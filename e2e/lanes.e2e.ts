@@ -194,7 +194,7 @@ describe('two people on the chair stand, side by side', () => {
     await page.close();
   });
 
-  test('they sit the other way round: swapped before the start, the counts go to whom they belong', async () => {
+  test('they sit the other way round: swapped before the start or after the end, the counts go to whom they belong', async () => {
     const [ada, ben] = [await addReady('Ada Left'), await addReady('Ben Right')];
     const { page, faults } = await watchedPage(hall.browser, hall.server.url);
     await seat(page, 'chair-stand-30s', [ada, ben]);
@@ -214,8 +214,16 @@ describe('two people on the chair stand, side by side', () => {
     for (const key of ['q', 'w'] as const) await page.keyboard.press(key);
     await finished(ben, 'chair-stand-30s');
     await finished(ada, 'chair-stand-30s');
-    expect([stored(ben, 'chair-stand-30s')[0]?.value, stored(ada, 'chair-stand-30s')[0]?.value]).toEqual([1, 0]);
+    const values = () => [stored(ben, 'chair-stand-30s')[0]?.value, stored(ada, 'chair-stand-30s')[0]?.value];
+    expect(values()).toEqual([1, 0]);
     expect(stored(ada, 'chair-stand-30s')).toHaveLength(1);
+    // Noticed only afterwards: each is given to the other, and back.
+    await settled(page);
+    await press(page, 'Swap names');
+    await until(() => values().join() === '0,1');
+    await says(page, 'main', 'Kept for Ada Left: the names were swapped.');
+    await press(page, 'Swap names back');
+    await until(() => values().join() === '1,0');
     expect(faults).toEqual([]);
     await page.close();
   });

@@ -2,6 +2,7 @@
 import { useState } from 'react';
 import { amount, unitAfter } from '../../core/math/amount';
 import { toResult } from '../../core/measure/attempt';
+import { liveEvents } from '../../core/measure/live';
 import { paceOf } from '../../core/measure/pace';
 import { clockMs, countsFor, longestGapMs, hasCountdown } from '../../core/measure/phase';
 import { countedIn, repsIn, type Trial } from '../../core/measure/trial';
@@ -53,6 +54,7 @@ export function Outcome({ lanes, protocol, emergencyNumber, again, checkAgain, n
     else setAway(true);
   };
   const people = toRepeat.flatMap((l) => l.person ?? []);
+  const swap = swapOf(lanes);
   return (
     <Step className="pt-4">
       <div
@@ -61,7 +63,7 @@ export function Outcome({ lanes, protocol, emergencyNumber, again, checkAgain, n
         {lanes.map((lane) => (
           <LaneOutcome
             key={lane.place}
-            {...{ lane, protocol, many, emergencyNumber }}
+            {...{ lane, lanes, protocol, many, emergencyNumber }}
             checkAgain={lane.person ? () => lane.person && checkAgain(lane.person) : null}
           />
         ))}
@@ -85,6 +87,11 @@ export function Outcome({ lanes, protocol, emergencyNumber, again, checkAgain, n
         <Button look={many && done ? 'main' : 'line'} className="min-h-16 text-xl" hotkey="N" onClick={next}>
           {many ? 'Next people' : 'Next person'}
         </Button>
+        {swap && (
+          <Button look="line" className="min-h-16 text-xl" onClick={swap.press}>
+            {swap.done ? 'Swap names back' : 'Swap names'}
+          </Button>
+        )}
       </FootBar>
       {away && (
         <p role="alert" className="mt-4 border-l-8 border-watch bg-board p-4 font-semibold">
@@ -98,12 +105,14 @@ export function Outcome({ lanes, protocol, emergencyNumber, again, checkAgain, n
 
 function LaneOutcome({
   lane,
+  lanes,
   protocol,
   many,
   emergencyNumber,
   checkAgain,
 }: {
   lane: LaneNow;
+  lanes: readonly LaneNow[];
   protocol: Protocol;
   many: boolean;
   emergencyNumber: string;
@@ -111,6 +120,8 @@ function LaneOutcome({
 }) {
   const finished = lane.runs.filter((r) => r.lane.trial.state === 'finished');
   const others = lane.runs.filter((r) => r.lane.trial.state !== 'finished');
+  const to = lane.active.lane.trial.movedTo;
+  const givenTo = to === null ? null : (lanes.find((l) => l.active.kept.personId === to)?.name ?? 'somebody else');
   const reopened = lane.runs.length > 1 ? finished.at(-1) : lane.active;
   return (
     <section
@@ -127,6 +138,7 @@ function LaneOutcome({
         {many && `${laneLetters[lane.place] ?? ''} `}
         {many ? lane.short : lane.name}
       </h1>
+      {givenTo && <p className="text-lg font-bold">Kept for {givenTo}: the names were swapped.</p>}
       {finished.length > 0 && <Results runs={finished} protocol={protocol} many={many} person={lane.person} />}
       {others.slice(0, finished.length > 0 ? 0 : 1).map((run) => (
         <NoResult key={run.kept.clientKey} run={run} protocol={protocol} emergencyNumber={emergencyNumber} />
@@ -146,6 +158,33 @@ function LaneOutcome({
       <Afterwards run={lane.active} protocol={protocol} person={lane.person} />
     </section>
   );
+}
+
+/**
+ * Two who sat the other way round: each attempt is given to the other, so that both files keep the trace; pressed again
+ * that is taken back. `null` where there are not two with one attempt each.
+ */
+function swapOf(lanes: readonly LaneNow[]): { readonly done: boolean; readonly press: () => void } | null {
+  const [a, b] = lanes;
+  if (!a || !b || lanes.length !== 2 || lanes.some((l) => l.runs.length !== 1)) return null;
+  const moves = (lane: LaneNow) => liveEvents(lane.active.lane.events).findLast((e) => e.kind === 'move');
+  const done = moves(a) !== undefined;
+  const give = (lane: LaneNow, to: LaneNow) => {
+    const move = moves(lane);
+    const reason = 'the names were swapped at the station';
+    const toPersonId = to.active.kept.personId;
+    lane.active.press(
+      { do: 'mark', mark: move ? { kind: 'strike', ofSeq: move.seq, reason } : { kind: 'move', toPersonId, reason } },
+      'touch',
+    );
+  };
+  return {
+    done,
+    press: () => {
+      give(a, b);
+      give(b, a);
+    },
+  };
 }
 
 /** Counted against the clock and without a question at the tone there is no answer to take back. */
