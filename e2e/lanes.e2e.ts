@@ -89,6 +89,10 @@ describe('two people on the chair stand, side by side', () => {
     const { page, faults } = await watchedPage(hall.browser, hall.server.url, 2);
     await seat(page, 'chair-stand-30s', [ada, ben]);
     await toTheTest(page);
+    const face = await watchedPage(hall.browser, hall.server.url, 2);
+    await face.page.goto(`${hall.server.url}/face`, { waitUntil: 'networkidle0' });
+    await says(face.page, '[data-testid=face]', 'Ada A.');
+    await page.bringToFront();
     for (const key of ['1', '2', '2'] as const) await page.keyboard.press(key);
     await page.keyboard.press('Enter');
     await page.waitForSelector('[data-testid=lane]');
@@ -105,11 +109,20 @@ describe('two people on the chair stand, side by side', () => {
     await page.keyboard.press('Digit1');
     await page.keyboard.up('Shift');
     await counts(page, ada, 1);
+    // Who is tested sees name and time, and no count before the end.
+    expect(await face.page.$('[data-testid=face-result]')).toBeNull();
+    expect(await face.page.$eval('[data-testid=face]', (e) => e.textContent)).toMatch(
+      /A.*Ada A\..*s left.*B.*Ben B\..*s left/,
+    );
     await until(async () => (await page.$$('[aria-label="At the tone"]')).length === 2);
     await settled(page);
     await page.keyboard.press('1');
     await page.keyboard.press('w');
     await page.waitForSelector('[data-testid=outcome]');
+    await until(async () => (await face.page.$$('[data-testid=face-result]')).length === 2);
+    expect(face.faults).toEqual([]);
+    await face.page.close();
+    await page.bringToFront();
     await finished(ada, 'chair-stand-30s');
     await finished(ben, 'chair-stand-30s');
     const [of] = stored(ada, 'chair-stand-30s');

@@ -1,12 +1,13 @@
 'use client';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { countsFor } from '../../core/measure/phase';
 import type { Protocol } from '../../core/shapes/protocol';
 import { Button } from '../touch/button';
 import { useAwake } from './awake';
 import { forgetAttempt } from './bench/store';
 import { useLanes, type Run } from './bench/useLanes';
-import { asLanes } from './lanes';
+import { showOnFaces, type FaceNow } from './face/channel';
+import { asLanes, laneLetters, type LaneNow } from './lanes';
 import { Outcome } from './outcome';
 import { Practice } from './practice';
 import { RunScreen } from './runScreen';
@@ -33,6 +34,8 @@ export function RunGroup({ runs, protocol, people, seatsCm, emergencyNumber, aga
   const [picked, pick] = useState<ReadonlyMap<number, number>>(new Map());
   const lanes = asLanes(now, people, picked);
   const awake = useAwake();
+  const face = JSON.stringify(faceOf(lanes, protocol));
+  useEffect(() => showOnFaces(JSON.parse(face) as FaceNow), [face]);
   const lost = now.find((r) => r.lane.lost);
   if (lost) return <RunElsewhere name={lost.kept.personName} next={next} />;
   const leave = () => {
@@ -67,6 +70,26 @@ export function RunGroup({ runs, protocol, people, seatsCm, emergencyNumber, aga
     />
   );
 }
+
+/** What those who are tested may see: the result only when it is over. */
+const faceOf = (lanes: readonly LaneNow[], protocol: Protocol): FaceNow => ({
+  title: protocol.title,
+  lanes: lanes.map(({ place, short, active, over, runs }) => {
+    const { goMs, now } = active.lane;
+    const starts =
+      goMs === null || now.sinceMs === null ? null : Math.round(performance.timeOrigin + goMs + now.sinceMs);
+    const results = runs.flatMap(({ lane }) =>
+      lane.trial.state === 'finished' ? (lane.trial.tries[0]?.value ?? []) : [],
+    );
+    return {
+      letter: lanes.length > 1 ? (laneLetters[place] ?? null) : null,
+      name: short,
+      goWallMs: over ? null : starts,
+      durationS: countsFor(protocol.capture),
+      result: over ? (results.length > 0 ? results.join(' · ') : 'done') : null,
+    };
+  }),
+});
 
 /** Two pages of one browser on one test: the newer one counts, this one says so and counts nothing. */
 function RunElsewhere({ name, next }: { name: string; next: () => void }) {

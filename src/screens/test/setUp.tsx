@@ -137,6 +137,13 @@ export function SetUpScreen({
               Somebody beside
             </Button>
           )}
+          <a
+            href="/face"
+            target="_blank"
+            className="inline-flex min-h-12 items-center px-2 font-semibold underline underline-offset-4"
+          >
+            A screen for them
+          </a>
           <Button look="line" onClick={back}>
             Somebody else
           </Button>

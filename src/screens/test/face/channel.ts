@@ -1,0 +1,45 @@
+/** What whoever is tested may see of it: name and time, and what came of it at the end; never a count on the way. */
+export interface FaceLane {
+  readonly letter: string | null;
+  readonly name: string;
+  /** Go on the wall clock, ms since 1970; `null` while it waits. */
+  readonly goWallMs: number | null;
+  /** How long from there; `null` where no clock ends it. */
+  readonly durationS: number | null;
+  /** With its unit, once it is over. */
+  readonly result: string | null;
+}
+
+export interface FaceNow {
+  readonly title: string;
+  readonly lanes: readonly FaceLane[];
+}
+
+type Message = { readonly kind: 'now'; readonly now: FaceNow | null } | { readonly kind: 'what' };
+
+/** Pages of one browser, such as a second window turned to the hall. */
+const open = (): BroadcastChannel => new BroadcastChannel('ready-stool-face');
+
+/** Shows something on every face, also on one that opens later; the answer ends it. */
+export function showOnFaces(now: FaceNow): () => void {
+  const channel = open();
+  const tell = (shown: FaceNow | null) => channel.postMessage({ kind: 'now', now: shown } satisfies Message);
+  channel.addEventListener('message', ({ data }: MessageEvent<Message>) => {
+    if (data.kind === 'what') tell(now);
+  });
+  tell(now);
+  return () => {
+    tell(null);
+    channel.close();
+  };
+}
+
+/** Hears what is shown, from what is on now; the answer ends it. */
+export function hearFaces(shown: (now: FaceNow | null) => void): () => void {
+  const channel = open();
+  channel.addEventListener('message', ({ data }: MessageEvent<Message>) => {
+    if (data.kind === 'now') shown(data.now);
+  });
+  channel.postMessage({ kind: 'what' } satisfies Message);
+  return () => channel.close();
+}
