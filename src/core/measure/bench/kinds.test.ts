@@ -132,6 +132,19 @@ describe('a hold', () => {
   });
 });
 
+test('a hold begun and ended before the disk has either is one try, shown when it has them', () => {
+  const played = of('one-leg');
+  played.slow = true;
+  played.press(tap);
+  played.tMs += 3000;
+  played.press(tap);
+  expect(played.lane().now).toMatchObject({ nth: 0, sinceMs: null });
+  played.comeBack();
+  played.comeBack();
+  expect(played.kinds()).toEqual(['start', 'let-go']);
+  expect(tries(played)).toEqual([3]);
+});
+
 describe('a time', () => {
   const walk = (played: Played, seconds: number) => {
     played.press({ do: 'begin' });
@@ -268,6 +281,15 @@ describe('a distance', () => {
     played.press({ do: 'reopen' });
     played.press(read(-1));
     expect([tries(played), played.lane().trial.value]).toEqual([[-3, -1], -1]);
+  });
+  test('of two readings that come faster than the disk the second is of the next try', () => {
+    const played = of('reach-forward');
+    played.slow = true;
+    for (const cm of [24, 26, 28]) played.press(read(cm));
+    expect(tries(played)).toEqual([]);
+    for (let n = 0; n < 4; n++) played.comeBack();
+    expect(tries(played)).toEqual([24, 26, 28]);
+    expect(played.lane().trial).toMatchObject({ state: 'finished', value: 26 });
   });
   test('read in inches it is kept in inches and told in cm', () => {
     const played = of('back-scratch');

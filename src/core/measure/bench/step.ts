@@ -74,7 +74,7 @@ type LaneInput = Exclude<Input, { readonly kind: 'tick' | 'hide' | 'show' }>;
 function toLane(lane: Lane, input: LaneInput): Done {
   switch (input.kind) {
     case 'press':
-      return lane.lost ? nothing(lane) : press(lane, input.act, input.by, input);
+      return lane.lost ? nothing(lane) : pressed(lane, input.act, input.by, input);
     case 'kept':
       return take({ ...lane, pending: lane.pending.slice(1) }, input.event);
     case 'failed':
@@ -91,6 +91,19 @@ function toLane(lane: Lane, input: LaneInput): Done {
     default:
       return assertNever(input);
   }
+}
+
+/**
+ * What a press means hangs on those before it, also where the browser does not have them yet: of two readings that come
+ * faster than the disk the second is of the next try. What is shown waits for the browser all the same.
+ */
+function pressed(lane: Lane, act: Act, by: EventBy, at: Moment): Done {
+  if (lane.pending.length === 0) return press(lane, act, by, at);
+  const first = Math.max(-1, ...lane.events.map((e) => e.seq)) + 1;
+  const ahead = [...lane.events, ...lane.pending.map((e, i): AttemptEvent => ({ ...e, seq: first + i }))];
+  const { now } = readLane(lane.protocol, ahead);
+  const done = press({ ...lane, now }, act, by, at);
+  return { ...done, lane: { ...done.lane, now: lane.now } };
 }
 
 function press(lane: Lane, act: Act, by: EventBy, at: Moment): Done {
