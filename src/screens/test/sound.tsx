@@ -14,7 +14,7 @@ export function Sound() {
       type="button"
       tabIndex={-1}
       aria-label={`Tones: ${now}. Press for the next.`}
-      className="flex min-h-12 min-w-12 cursor-pointer items-center justify-center rounded-md border-2 border-ink bg-board"
+      className="flex min-h-12 min-w-12 cursor-pointer items-center justify-center rounded-md border-2 max-sm:hidden border-ink bg-board"
       onClick={turnVolume}
     >
       <Icon aria-hidden size={26} />
