@@ -1,7 +1,7 @@
 import type { Conditions } from '../shapes/attempt';
 import type { IsoDate, Side, TestResult } from '../shapes/facts';
 import type { PersonId } from '../shapes/person';
-import { countedIn, type Trial } from './trial';
+import { seenIn, type Trial } from './trial';
 
 /** An attempt without its events: what was tried, how, when, and what came of it. */
 export interface AttemptView {
@@ -40,7 +40,7 @@ export function toResult(
     handsUsed: trial.handsUsed,
     cleanBeforeHands: trial.handsUsed ? trial.cleanBeforeHands : null,
     outcome: trial.outcome,
-    value: trial.kind === 'count' && trial.outcome === 'done' ? countedIn(trial) : trial.value,
+    value: trial.outcome === 'done' ? seenIn(trial) : trial.value,
     trials: values.length > 1 ? values : null,
     seconds: trial.seconds,
     help: trial.help,

@@ -49,5 +49,9 @@ export interface Trial {
 /** What was seen in the first try, hands or no hands; 0 before anything was. */
 export const countedIn = ({ tries }: Pick<Trial, 'tries'>): number => tries[0]?.value ?? 0;
 
+/** As it was seen: what was counted, of anything else the result; `null` while there is none. */
+export const seenIn = (trial: Pick<Trial, 'kind' | 'value' | 'tries'>): number | null =>
+  trial.kind === 'count' ? countedIn(trial) : trial.value;
+
 /** When each counted repetition of the first try was finished. */
 export const repsIn = ({ tries }: Pick<Trial, 'tries'>): readonly number[] => tries[0]?.atMs ?? [];

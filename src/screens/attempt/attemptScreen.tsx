@@ -1,7 +1,7 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { countedIn, type Trial } from '../../core/measure/trial';
+import { seenIn, type Trial } from '../../core/measure/trial';
 import { amount } from '../../core/math/amount';
 import type { AttemptView } from '../../core/measure/attempt';
 import type { Protocol } from '../../core/shapes/protocol';
@@ -183,9 +183,9 @@ export function AttemptScreen({ attempt, protocol, line, before, names, save }: 
 const fixed: ReadonlySet<string> = new Set(['start', 'end', 'practice', 'entered', 'condition', 'false-start']);
 const undoes: ReadonlySet<string> = new Set(['strike', 'add', 'move', 'undo', 'not-full']);
 
-function resultOf(trial: Trial, { unit, capture }: Protocol): string {
+function resultOf(trial: Trial, { unit }: Protocol): string {
   if (trial.state !== 'finished') return trial.state === 'stopped' ? 'stopped' : 'no result';
   if (trial.outcome !== 'done') return trial.outcome.replace('-', ' ');
-  const value = capture.kind === 'count' ? countedIn(trial) : trial.value;
+  const value = seenIn(trial);
   return value === null ? 'done' : `${amount(value, unit)}${trial.handsUsed ? ' with hands' : ''}`;
 }

@@ -1,6 +1,7 @@
 'use client';
 import { useEffect, useState } from 'react';
 import { countsFor } from '../../core/measure/phase';
+import { seenIn } from '../../core/measure/trial';
 import type { Protocol } from '../../core/shapes/protocol';
 import { Button } from '../touch/button';
 import { useAwake } from './awake';
@@ -78,9 +79,7 @@ const faceOf = (lanes: readonly LaneNow[], protocol: Protocol): FaceNow => ({
     const { goMs, now } = active.lane;
     const starts =
       goMs === null || now.sinceMs === null ? null : Math.round(performance.timeOrigin + goMs + now.sinceMs);
-    const results = runs.flatMap(({ lane }) =>
-      lane.trial.state === 'finished' ? (lane.trial.tries[0]?.value ?? []) : [],
-    );
+    const results = runs.flatMap(({ lane }) => (lane.trial.state === 'finished' ? (seenIn(lane.trial) ?? []) : []));
     return {
       letter: lanes.length > 1 ? (laneLetters[place] ?? null) : null,
       name: short,

@@ -1,6 +1,7 @@
 'use client';
 import { memo, useEffect, useRef, useState, type PointerEvent, type Ref } from 'react';
 import { countsFor, isOver } from '../../core/measure/phase';
+import { seenIn } from '../../core/measure/trial';
 import type { EventBy, StopReason } from '../../core/shapes/attempt';
 import type { NormRow } from '../../core/shapes/norms';
 import type { Protocol } from '../../core/shapes/protocol';
@@ -202,7 +203,7 @@ function Done({ lane, protocol }: Pick<Props, 'lane' | 'protocol'>) {
   const { trial } = lane.active.lane;
   return (
     <div className="flex flex-1 flex-col items-center justify-center bg-board p-4 text-center">
-      <p className="num text-[clamp(56px,40cqw,176px)] leading-none font-bold">{trial.tries[0]?.value ?? '–'}</p>
+      <p className="num text-[clamp(56px,40cqw,176px)] leading-none font-bold">{seenIn(trial) ?? '–'}</p>
       <p className="text-2xl font-bold">{trial.state === 'finished' ? `Done. Sit and rest.` : 'Stopped. Seat them.'}</p>
       <p className="text-lg">{protocol.short}</p>
     </div>

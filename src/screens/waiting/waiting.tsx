@@ -2,6 +2,7 @@
 import { useCallback, useEffect, useState } from 'react';
 import { protocolById } from '../../catalogue/protocols';
 import { readTrial, ruledBy } from '../../core/measure/readTrial';
+import { seenIn } from '../../core/measure/trial';
 import type { AttemptEvent } from '../../core/shapes/attempt';
 import { entryLine } from '../entryWords';
 import type { RuleBook } from '../../core/shapes/rules';
@@ -211,7 +212,7 @@ function attemptWords({ test, protocolVersion }: KeptAttempt, events: readonly A
       : trial.state === 'finished'
         ? ''
         : ', broke off';
-  const seen = trial.tries[0]?.value ?? null;
+  const seen = seenIn(trial);
   return `${protocol.title}: ${newestWords({ test, value: seen, handsUsed: trial.handsUsed })}${end}`;
 }
 
