@@ -34,7 +34,7 @@ const house: Record<string, { rooms: string[]; packages: string[] }> = {
       'recharts',
     ],
   },
-  demo: { rooms: ['demo', 'use-cases'], packages: [] },
+  demo: { rooms: ['demo', 'use-cases', 'core/shapes'], packages: [] },
 };
 
 const anything = '.*';
