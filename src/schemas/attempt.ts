@@ -1,8 +1,10 @@
 import { array, mixed, string, type AnyObject, type InferType } from 'yup';
 import { eventBys, eventKindsOf, stopReasons, type AttemptEvent } from '../core/shapes/attempt';
+import { deviceIds } from '../core/shapes/device';
 import { outcomes, walkingAids } from '../core/shapes/facts';
 import { inNewWords } from '../core/shapes/oldWords';
 import { day, exactly, listOf, numberIn, oneOf, wholeIn, within, yesNo } from './building';
+import { boot } from './device';
 import { parse, type Parsed } from './parse';
 import { bodyLimits, fourStageSeconds, helps } from './requests';
 
@@ -19,6 +21,9 @@ const stamp = {
   wallMs: numberIn(0, 1e14, 'ms').required('is needed'),
   by: oneOf(eventBys).required('is needed'),
   try: wholeIn(0, 20),
+  device: oneOf(deviceIds),
+  boot: boot(),
+  n: wholeIn(0, 1e9),
 };
 const reason = () => string().typeError('must be text').max(300, 'must have at most 300 letters').required('is needed');
 
@@ -50,6 +55,7 @@ const carries = {
   'half-rep': { counts: yesNo().required('is needed') },
   gap: { lengthMs: numberIn(0, 86_400_000, 'ms').required('is needed') },
   end: {},
+  agree: {},
   stop: { reason: oneOf(stopReasons).required('is needed') },
   halt: {},
   note: { text: reason() },
@@ -84,7 +90,11 @@ const event = mixed<AttemptEvent>()
     if (!schema) return this.createError({ path: `${this.path}.kind`, message: `must be one of: ${kinds.join(', ')}` });
     try {
       schema.validateSync(value, { strict: true, abortEarly: false });
-      return true;
+      const { by, device, boot: since, n } = value as AttemptEvent;
+      const named = [device, since, n].filter((part) => part !== undefined).length;
+      return named === (by === 'device' ? 3 : 0)
+        ? true
+        : this.createError({ message: 'a device, and nobody else, says device, boot and n' });
     } catch (fault) {
       return within(this.path, fault);
     }

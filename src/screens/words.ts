@@ -1,3 +1,4 @@
+import { deviceKindOf, type DeviceKind } from '../core/shapes/device';
 import { format, parseISO } from 'date-fns';
 import { amount } from '../core/math/amount';
 import type { StopReason } from '../core/shapes/attempt';
@@ -50,6 +51,11 @@ export function limiterLine({ kind, pain, side, unasked }: Limiter): string {
   if (unasked) return `${limiterWords[kind]}?`;
   return `${sideWords(side ?? null)}${limiterWords[kind]}${isPain(kind) && pain != null ? ` ${pain}/10` : ''}`;
 }
+
+/** `seat-2` as it is said. */
+export const deviceName = (id: string): string =>
+  `${deviceWords[deviceKindOf(id) ?? 'seat']} ${id.slice(id.indexOf('-') + 1)}`;
+const deviceWords: Readonly<Record<DeviceKind, string>> = { seat: 'seat switch', steps: 'step counter' };
 
 export const aidWords: Readonly<Record<WalkingAid, string>> = { none: 'none', stick: 'a stick', walker: 'a walker' };
 

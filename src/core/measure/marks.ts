@@ -44,9 +44,23 @@ export function marksOf(live: readonly AttemptEvent[], nth: number): Marks {
       marks.length = 0;
       startMs = null;
     } else if (event.kind === 'undo') marks.pop();
+    else if (event.kind === 'rep') meet(marks, event);
     else if (tapped.has(event.kind)) marks.push(event);
   }
   return { startMs, marks };
+}
+
+/** A tap so near to a repetition that a device told of is the same one, seen twice: it is kept, and not counted. */
+export const sameRepMs = 600;
+
+/** A repetition among those before it: the device’s stands, whichever of the two came first. */
+function meet(marks: AttemptEvent[], rep: AttemptEvent): void {
+  const byDevice = rep.by === 'device';
+  const near = (m: AttemptEvent) =>
+    m.kind === 'rep' && (m.by === 'device') !== byDevice && Math.abs(m.atMs - rep.atMs) <= sameRepMs;
+  const place = marks.findIndex(near);
+  if (place < 0) marks.push(rep);
+  else if (byDevice) marks.splice(place, marks.length, rep, ...marks.slice(place).filter((m) => !near(m)));
 }
 
 /** The marks of all tries that stand. */

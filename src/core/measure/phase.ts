@@ -7,7 +7,11 @@ export const longestGapMs = 2000;
 /** The page was away too long. With its try named only that try is lost, else the whole. */
 export const isLong = (e: AttemptEvent): boolean => e.kind === 'gap' && e.lengthMs > longestGapMs;
 
-export type Phase = 'waiting' | 'running' | 'half-way-open' | 'finished' | 'stopped' | 'to-repeat';
+/** `to-agree`: a device counted, and nobody who saw it has said yes yet. */
+export type Phase = 'waiting' | 'running' | 'half-way-open' | 'to-agree' | 'finished' | 'stopped' | 'to-repeat';
+
+/** A repetition a device told of. */
+const isCounted = (e: AttemptEvent): boolean => e.kind === 'rep' && e.by === 'device';
 
 /** Where an attempt stands, by its events alone: whoever holds them all knows, whatever else was written down. */
 export function phaseOf(capture: Capture, live: readonly AttemptEvent[]): Phase {
@@ -15,7 +19,8 @@ export function phaseOf(capture: Capture, live: readonly AttemptEvent[]): Phase 
   if (has('entered')) return 'finished';
   if (has('stop')) return 'stopped';
   if (has('halt') || live.some((e) => isLong(e) && e.try === undefined)) return 'to-repeat';
-  if (has('end')) return asksHalf(capture) && !has('half-rep') ? 'half-way-open' : 'finished';
+  if (has('end') && asksHalf(capture) && !has('half-rep')) return 'half-way-open';
+  if (has('end')) return live.some(isCounted) && !has('agree') ? 'to-agree' : 'finished';
   return has('start') || has('reading') || has('stage') ? 'running' : 'waiting';
 }
 
@@ -43,4 +48,5 @@ function lastS(capture: Capture, nth: number): number | null {
 }
 
 /** Nothing more will come but corrections. */
-export const isOver = (phase: Phase): boolean => phase === 'finished' || phase === 'stopped' || phase === 'to-repeat';
+export const isOver = (phase: Phase): boolean =>
+  phase === 'finished' || phase === 'to-agree' || phase === 'stopped' || phase === 'to-repeat';

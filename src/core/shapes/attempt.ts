@@ -17,6 +17,10 @@ interface Stamp {
   readonly by: EventBy;
   /** Of several tries which one, from 0; the first where left out. */
   readonly try?: number;
+  /** Which device marked it, since which time it was switched on, and by which word of it; with `by: 'device'` only. */
+  readonly device?: string;
+  readonly boot?: string;
+  readonly n?: number;
 }
 
 export const stopReasons = ['asked-to', 'unwell', 'pain', 'unsteady', 'form', 'other'] as const;
@@ -64,6 +68,8 @@ export type AttemptEvent = Stamp &
     /** The page was away: reload, sleep, dead battery. */
     | { readonly kind: 'gap'; readonly lengthMs: number }
     | { readonly kind: 'end' }
+    /** Somebody who saw it says yes to what a device counted. */
+    | { readonly kind: 'agree' }
     | { readonly kind: 'stop'; readonly reason: StopReason }
     /** Somebody in the hall needs help: the try is kept, without a result, and done again. */
     | { readonly kind: 'halt' }
@@ -109,7 +115,7 @@ const corrections = ['condition', 'strike', 'add', 'move'] as const;
 
 /** What may be said of an attempt of a kind; the schema and whoever stores it go by this one list. */
 export const eventKindsOf: Readonly<Record<CaptureKind, readonly EventKind[]>> = {
-  count: [...anyway, ...marks, ...corrections, 'rep', 'not-full', 'hands', 'half-rep', 'touch', 'rest', 'go-on'],
+  count: [...anyway, ...marks, ...corrections, 'rep', 'not-full', 'hands', 'half-rep', 'touch', 'rest', 'go-on', 'agree'],
   hold: [...anyway, ...marks, ...corrections, 'let-go', 'hands', 'touch'],
   timed: [...anyway, ...marks, ...corrections, 'rep', 'not-full', 'hands', 'touch', 'rest', 'go-on', 'finish'],
   distance: [...anyway, ...marks, ...corrections, 'reading', 'hands'],

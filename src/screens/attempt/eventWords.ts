@@ -1,7 +1,7 @@
 import type { AttemptEvent } from '../../core/shapes/attempt';
 import type { Protocol } from '../../core/shapes/protocol';
 import { unitAfter } from '../../core/math/amount';
-import { stopReasonWords } from '../words';
+import { deviceName, stopReasonWords } from '../words';
 
 /** What an event says, in a few words. */
 export function eventWords(event: AttemptEvent, protocol: Protocol, nameOf: (id: string) => string): string {
@@ -15,7 +15,7 @@ export function eventWords(event: AttemptEvent, protocol: Protocol, nameOf: (id:
     case 'false-start':
       return `begun anew${nth}`;
     case 'rep':
-      return unitAfter(1, protocol.unit) === protocol.unit ? 'one' : unitAfter(1, protocol.unit);
+      return `${unitAfter(1, protocol.unit) === protocol.unit ? 'one' : unitAfter(1, protocol.unit)}${event.device ? `, told by ${deviceName(event.device)}` : ''}`;
     case 'undo':
       return `the last taken back${nth}`;
     case 'hands':
@@ -52,6 +52,8 @@ export function eventWords(event: AttemptEvent, protocol: Protocol, nameOf: (id:
       return `effort ${event.value} of 10`;
     case 'gap':
       return `the page was away for ${(event.lengthMs / 1000).toFixed(1)} s`;
+    case 'agree':
+      return 'somebody said yes to the count';
     case 'end':
       return 'the end';
     case 'stop':

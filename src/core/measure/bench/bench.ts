@@ -65,6 +65,8 @@ export type Act =
   | { readonly do: 'begin' }
   /** Somebody went too early: from 3, 2, 1 again. */
   | { readonly do: 'again' }
+  /** A device told of a repetition; told again it is the same one. */
+  | { readonly do: 'heard'; readonly device: string; readonly boot: string; readonly n: number }
   /** Takes back what ended it, also after it was sent: the answer at the tone, or the last try. */
   | { readonly do: 'reopen' }
   /** Somebody ends what no clock ends. */

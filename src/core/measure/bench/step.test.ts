@@ -271,3 +271,46 @@ test('whatever is killed when, and however slow or full the browser: no painted 
     { numRuns: 300 },
   );
 });
+
+describe('what a device told', () => {
+  const told = (n: number, boot = 'b'): Act => ({ do: 'heard', device: 'seat-1', boot, n });
+  test('counts from go to the end, also when it comes after the tone, and once however often it is told', () => {
+    const played = started();
+    const at = (tMs: number, act: Act) => {
+      const now = played.tMs;
+      played.tMs = tMs;
+      played.press(act, 'device');
+      played.tMs = now;
+    };
+    at(go - 1, told(1));
+    at(go + 2000, told(2));
+    at(go + 2000, told(2));
+    played.to(go + 30_100);
+    at(go + 29_990, told(3));
+    at(go + 30_001, told(4));
+    expect([played.kinds(), played.shown(), played.lane().trial.state]).toEqual([
+      ['start', 'rep', 'end', 'rep'],
+      2,
+      'half-way-open',
+    ]);
+    played.to(go + 31_000);
+    played.press({ do: 'half', counts: false });
+    at(go + 29_995, told(5));
+    expect([played.shown(), played.lane().trial.state]).toEqual([2, 'to-agree']);
+    played.press({ do: 'mark', mark: { kind: 'agree' } }, 'touch');
+    expect(played.lane().trial).toMatchObject({ state: 'finished', value: 2 });
+  });
+  test('is no press: it sounds nothing, and after a kill it is known by its place', () => {
+    const played = started();
+    played.to(go + 1500);
+    played.press(told(7), 'device');
+    played.load();
+    played.press(told(7), 'device');
+    played.press(told(7, 'b2'), 'device');
+    expect(played.store.get('one')?.map(({ kind, by, n }) => [kind, by, n])).toEqual([
+      ['start', 'key', undefined],
+      ['rep', 'device', 7],
+      ['rep', 'device', 7],
+    ]);
+  });
+});

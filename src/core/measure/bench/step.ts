@@ -119,6 +119,8 @@ function press(lane: Lane, act: Act, by: EventBy, at: Moment): Done {
       const last = fullReps(marksOf(liveEvents(lane.events), lane.now.nth).marks).at(-1);
       return last ? said({ kind: 'not-full', ofSeq: last.seq, ...inTry(lane) }) : nothing(lane);
     }
+    case 'heard':
+      return heard(lane, act, at);
     case 'half':
       return mayAnswer(lane, at.tMs) ? said({ kind: 'half-rep', counts: act.counts }) : nothing(lane);
     case 'begin':
@@ -141,6 +143,17 @@ function press(lane: Lane, act: Act, by: EventBy, at: Moment): Done {
     default:
       return assertNever(act);
   }
+}
+
+/** What a device told counts from go to the end, however late it came; what it told before is no part of the test. */
+function heard(lane: Lane, { device, boot, n }: Extract<Act, { readonly do: 'heard' }>, at: Moment): Done {
+  const { goMs, now, protocol, trial } = lane;
+  const last = countsFor(protocol.capture);
+  if (goMs === null || last === null || isOver(trial.state)) return nothing(lane);
+  const atMs = at.tMs - goMs - (now.sinceMs ?? 0);
+  const known = [...lane.events, ...lane.pending].some((e) => e.boot === boot && e.n === n && e.device === device);
+  const during = atMs >= 0 && atMs <= last * 1000;
+  return known || !during ? nothing(lane) : mark(lane, { kind: 'rep', device, boot, n }, 'device', at);
 }
 
 /** Of which try something is; left out of the first. */
