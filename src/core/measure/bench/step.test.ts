@@ -300,17 +300,17 @@ describe('what a device told', () => {
     played.press({ do: 'mark', mark: { kind: 'agree' } }, 'touch');
     expect(played.lane().trial).toMatchObject({ state: 'finished', value: 2 });
   });
-  test('is no press: it sounds nothing, and after a kill it is known by its place', () => {
+  test('after a kill is known by its boot and place', () => {
     const played = started();
     played.to(go + 1500);
     played.press(told(7), 'device');
     played.load();
     played.press(told(7), 'device');
     played.press(told(7, 'b2'), 'device');
-    expect(played.store.get('one')?.map(({ kind, by, n }) => [kind, by, n])).toEqual([
-      ['start', 'key', undefined],
-      ['rep', 'device', 7],
-      ['rep', 'device', 7],
+    const reps = played.store.get('one')?.filter((e) => e.kind === 'rep');
+    expect(reps?.map(({ by, n, boot }) => [by, n, boot])).toEqual([
+      ['device', 7, 'b'],
+      ['device', 7, 'b2'],
     ]);
   });
 });
