@@ -73,6 +73,7 @@ const carries = {
   condition: { ...conditionsFields().fields, reason: reason() },
   strike: { ofSeq: wholeIn(0, 100_000).required('is needed'), reason: reason() },
   add: { value: numberIn(-200, 1000).required('is needed'), reason: reason() },
+  prefer: { reason: reason() },
   move: { toPersonId: string().required('is needed'), reason: reason() },
 } as const satisfies Record<AttemptEvent['kind'], object>;
 

@@ -50,6 +50,8 @@ afterAll(async () => {
   rmSync(folder, { recursive: true });
 });
 
+const noCorrection = () => Promise.resolve({ kind: 'saved' as const });
+
 const named = (name: string): PersonView => {
   const found = people.find((p) => p.person.name === name);
   if (!found) throw new Error(`${name} is not in the demo hall`);
@@ -64,11 +66,11 @@ const read = (screen: React.ReactElement): string =>
 function scoreOf(view: PersonView, id = 'chair-stand-30s'): React.ReactElement {
   const [protocol, test] = [protocolById(id), view.tests.find((t) => t.test === id)];
   if (!protocol || !test) throw new Error(`${view.person.name} has no ${id}`);
-  return <ScoreScreen view={view} protocol={protocol} test={test} />;
+  return <ScoreScreen correct={noCorrection} view={view} protocol={protocol} test={test} />;
 }
 /** The screens of one person that need no browser. */
 const personScreens = (view: PersonView): string[] => [
-  read(<PersonScreen view={view} />),
+  read(<PersonScreen correct={noCorrection} view={view} />),
   read(<ScoreStack view={view} printed={[]} today={today} />),
   ...view.tests.map((t) => read(scoreOf(view, t.test))),
   read(<RetestScreen view={view} today={today} />),
@@ -104,7 +106,7 @@ describe('words on every screen of everybody', () => {
   test('hands used prints "5 with hands", is never 0 and never ranked', () => {
     const agnes = named('Agnes Tverrå');
     for (const words of [
-      <PersonScreen key="p" view={agnes} />,
+      <PersonScreen correct={noCorrection} key="p" view={agnes} />,
       <RetestScreen key="r" view={agnes} today={today} />,
       scoreOf(agnes),
     ].map(read)) {
@@ -140,9 +142,11 @@ describe('words on every screen of everybody', () => {
     expect(read(scoreOf(named('Yvonne Caddick')))).toMatch(/women 65–69.*men 65–69/);
   });
   test('somebody not today: the reason is the next thing, and no way leads to a test from it', () => {
-    const words = read(<PersonScreen view={named('Adelheid Pomm')} />);
+    const words = read(<PersonScreen correct={noCorrection} view={named('Adelheid Pomm')} />);
     expect(words).toContain('not today: feeling ill');
-    expect(renderToStaticMarkup(<PersonScreen view={named('Adelheid Pomm')} />)).not.toContain('data-hotkey="T"');
+    expect(renderToStaticMarkup(<PersonScreen correct={noCorrection} view={named('Adelheid Pomm')} />)).not.toContain(
+      'data-hotkey="T"',
+    );
   });
 });
 
@@ -156,7 +160,9 @@ describe('one state, one sign, one word', () => {
   });
   test('what is to be minded carries no sign of a state', () => {
     for (const view of people) {
-      const mind = /aria-labelledby="mind">(.*?)<\/ul>/s.exec(renderToStaticMarkup(<PersonScreen view={view} />))?.[1];
+      const mind = /aria-labelledby="mind">(.*?)<\/ul>/s.exec(
+        renderToStaticMarkup(<PersonScreen correct={noCorrection} view={view} />),
+      )?.[1];
       expect(mind ?? '').not.toContain('data-sign');
     }
   });

@@ -1,5 +1,6 @@
 import { normsVersion, protocols } from '../catalogue/protocols';
 import { limiterKinds, outcomes, patterns, readinessOutcomes, supports, walkingAids } from '../core/shapes/facts';
+import { deviceEventKinds, deviceIds } from '../core/shapes/device';
 import { stopReasons } from '../core/shapes/attempt';
 import { registerFilters, registerSorts } from '../core/shapes/register';
 import { answerColumns, scoreColumns } from '../formats/scoreCsv';
@@ -51,6 +52,7 @@ const problemWords: Readonly<Record<number, string>> = {
   421: 'The Register-Id header names another register',
   422: 'Fields that need another look, one error each',
   500: 'Something broke; nothing was half-written',
+  503: 'Too many pages listen at once',
 };
 
 const person = exactly({
@@ -248,6 +250,48 @@ export function apiDescription(): Json {
           responses: {
             '201': { description: 'First time', ...json(anything) },
             ...answers(anything, 400, 409, 413, 415, 422),
+          },
+        },
+      },
+      '/api/v1/devices/{id}/events': {
+        post: {
+          summary: 'What a device says; known by its boot and n it is dropped. Passed on, and kept nowhere',
+          parameters: [parameter('id', 'path', oneOf(deviceIds))],
+          requestBody: {
+            required: true,
+            ...json(
+              exactly(
+                {
+                  boot: text,
+                  sentMs: { type: 'number', minimum: 0 },
+                  events: listOf(
+                    exactly(
+                      {
+                        n: { type: 'integer', minimum: 0 },
+                        ms: { type: 'number', minimum: 0 },
+                        kind: oneOf(deviceEventKinds),
+                      },
+                      ['n', 'ms', 'kind'],
+                    ),
+                  ),
+                },
+                ['boot', 'sentMs', 'events'],
+              ),
+            ),
+          },
+          responses: {
+            '202': { description: 'Heard: how much was new, and how many pages listen', ...json(anything) },
+            ...problems(400, 413, 415, 422),
+          },
+        },
+      },
+      '/api/v1/stream': {
+        get: {
+          summary: 'What devices say, as it comes, with the last half minute told again',
+          parameters: [{ ...parameter('devices', 'query', text), required: true, example: 'seat-1,seat-2' }],
+          responses: {
+            '200': { description: 'Server-sent events', content: { 'text/event-stream': { schema: text } } },
+            ...problems(422, 503),
           },
         },
       },

@@ -92,6 +92,12 @@ async function eventOf(
       const [fault] = resultFaults({ value, side: attempt.side }, protocol);
       return fault ? { path: '/value', message: `The result ${fault[1]}.` } : { kind, value, reason };
     }
+    case 'prefer':
+      return { kind, reason };
+    case 'agree':
+      return attempt.trial.state === 'to-agree'
+        ? { kind }
+        : { path: '', message: 'That waits for no yes any more. Look again: somebody else said it.' };
     case 'move': {
       const to = toPersonId === undefined ? undefined : await findPerson(desk.db, toPersonId);
       if (!to) return { path: '/toPersonId', message: 'Choose whose it is.' };

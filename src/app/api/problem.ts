@@ -11,6 +11,7 @@ const titles: Readonly<Record<number, string>> = {
   421: 'Another register',
   422: 'Some fields need another look',
   500: 'Something broke here',
+  503: 'Busy',
 };
 
 /** An answer of RFC 9457 that says what happened and, for fields, where. */

@@ -73,7 +73,7 @@ export function readTrial(protocol: Protocol, events: readonly AttemptEvent[]): 
       effort: live.findLast((e) => e.kind === 'effort')?.value ?? null,
     },
     fromPaper: entered !== undefined,
-    counts: entered?.counts === true,
+    counts: entered?.counts === true || live.some((e) => e.kind === 'prefer'),
     who: entered?.who ?? null,
     movedTo: movedTo(live),
   };

@@ -31,7 +31,14 @@ describe('a count', () => {
     expect(value('heel-rise', start(), ...reps(3), short, { kind: 'undo' }, end(9000))).toBe(3);
   });
   test('what a switch told and a hand tapped within 0.6 s is one stand; an undo takes it back whole', () => {
-    const told = (atMs: number, n: number): Loose => ({ kind: 'rep', atMs, by: 'device', device: 'seat-1', boot: 'b', n });
+    const told = (atMs: number, n: number): Loose => ({
+      kind: 'rep',
+      atMs,
+      by: 'device',
+      device: 'seat-1',
+      boot: 'b',
+      n,
+    });
     const tap = (atMs: number): Loose => ({ kind: 'rep', atMs });
     const both = [start(), told(2000, 1), tap(2600), tap(4000), told(4400, 2), tap(5001), told(8000, 3)];
     const counted = (...more: Loose[]) => readTrial(of('step-2min'), list(...both, ...more, end(120_000))).tries[0];
@@ -278,7 +285,16 @@ describe.each([
     fc.assert(
       fc.property(fc.array(event, { maxLength: 12 }), mark, fc.integer({ min: 0, max: 2 }), (events, kind, nth) => {
         const before = list(...(events as Loose[]), { kind: 'start', atMs: 1, try: nth });
-        const tap = { seq: before.length, kind, atMs: 99_000, wallMs: 0, by: 'key', try: nth, value: 9, id: stageIds[0] };
+        const tap = {
+          seq: before.length,
+          kind,
+          atMs: 99_000,
+          wallMs: 0,
+          by: 'key',
+          try: nth,
+          value: 9,
+          id: stageIds[0],
+        };
         const undo = { ...tap, seq: before.length + 1, kind: 'undo' };
         const after = [...before, tap, undo] as unknown as AttemptEvent[];
         expect(readTrial(protocol, after)).toEqual(readTrial(protocol, before));

@@ -39,7 +39,7 @@ export interface Trial {
     readonly effort: number | null;
   };
   readonly fromPaper: boolean;
-  /** Said by hand to be the result of its day, whatever else was had that day. */
+  /** Said to be the result of its day, whatever else was had that day. */
   readonly counts: boolean;
   /** Who took it down, where it was written on paper. */
   readonly who: string | null;

@@ -96,6 +96,8 @@ export type AttemptEvent = Stamp &
     /** Corrections: the struck event stays in the list, with who and why. */
     | { readonly kind: 'strike'; readonly ofSeq: number; readonly reason: string }
     | { readonly kind: 'add'; readonly value: number; readonly reason: string }
+    /** Of two that were taken at once this is the one that is kept for its day. */
+    | { readonly kind: 'prefer'; readonly reason: string }
     | { readonly kind: 'move'; readonly toPersonId: string; readonly reason: string }
   );
 
@@ -111,11 +113,23 @@ export type Fresh = AttemptEvent extends infer E
 /** Said of any attempt, whatever it measures. */
 const anyway = ['practice', 'start', 'false-start', 'undo', 'gap', 'end', 'stop', 'halt', 'note', 'entered'] as const;
 const marks = ['caught', 'pain', 'effort'] as const;
-const corrections = ['condition', 'strike', 'add', 'move'] as const;
+const corrections = ['condition', 'strike', 'add', 'move', 'prefer'] as const;
 
 /** What may be said of an attempt of a kind; the schema and whoever stores it go by this one list. */
 export const eventKindsOf: Readonly<Record<CaptureKind, readonly EventKind[]>> = {
-  count: [...anyway, ...marks, ...corrections, 'rep', 'not-full', 'hands', 'half-rep', 'touch', 'rest', 'go-on', 'agree'],
+  count: [
+    ...anyway,
+    ...marks,
+    ...corrections,
+    'rep',
+    'not-full',
+    'hands',
+    'half-rep',
+    'touch',
+    'rest',
+    'go-on',
+    'agree',
+  ],
   hold: [...anyway, ...marks, ...corrections, 'let-go', 'hands', 'touch'],
   timed: [...anyway, ...marks, ...corrections, 'rep', 'not-full', 'hands', 'touch', 'rest', 'go-on', 'finish'],
   distance: [...anyway, ...marks, ...corrections, 'reading', 'hands'],

@@ -11,7 +11,8 @@ export const deviceIds: readonly string[] = deviceKinds.flatMap((kind) =>
   Array.from({ length: deviceLanes }, (_, lane) => `${kind}-${lane + 1}`),
 );
 
-export const deviceKindOf = (id: string): DeviceKind | undefined => deviceKinds.find((kind) => id.startsWith(`${kind}-`));
+export const deviceKindOf = (id: string): DeviceKind | undefined =>
+  deviceKinds.find((kind) => id.startsWith(`${kind}-`));
 
 /** What each kind may say; `alive` is said by all, each half second. */
 export const deviceWords = { seat: ['down', 'up', 'alive'], steps: ['step', 'alive'] } as const;
@@ -42,3 +43,6 @@ export interface DeviceNews extends DeviceBatch {
   /** How long ago the server had it when it was passed on, ms: 0 unless it is told again. */
   readonly ageMs: number;
 }
+
+/** How thick the seat switch is that ships: what is sat on is so much higher, cm. */
+export const seatSwitchCm = 1;

@@ -1,3 +1,4 @@
+import type { DeviceKind } from './device';
 import type { Thing } from './person';
 import type { Cutoff, NormSet, PublishedError, Reliability, Standard } from './norms';
 
@@ -133,6 +134,8 @@ export interface Protocol {
   readonly calls?: readonly { readonly atS: number; readonly words: string }[];
   /** A tone each so many seconds, to move by. */
   readonly beatS?: number;
+  /** What may count beside the hand. */
+  readonly device?: DeviceKind;
   /** What it takes besides a floor and a stopwatch. */
   readonly place?: readonly PlaceNeed[];
   /** Seated arm work, which may go on while a professional is asked. */

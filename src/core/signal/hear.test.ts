@@ -11,7 +11,12 @@ const news = (all: readonly DeviceEvent[], more: Partial<DeviceNews> = {}): Devi
 });
 
 /** Hears each event as it is said, `wayMs` later, on a page that is `leadMs` ahead; lets time pass between. */
-function hearAll(all: readonly DeviceEvent[], leadMs = 1000, wayMs: (n: number) => number = () => 5, device = 'seat-1') {
+function hearAll(
+  all: readonly DeviceEvent[],
+  leadMs = 1000,
+  wayMs: (n: number) => number = () => 5,
+  device = 'seat-1',
+) {
   let ear: Ear = newEar;
   const reps: DeviceRep[] = [];
   const take = (said: { readonly ear: Ear; readonly reps: readonly DeviceRep[] }) => {
@@ -44,7 +49,9 @@ describe('a seat switch', () => {
     expect(stands([0, 'down'], [1000, 'up'], [1200, 'down'], [1279, 'up'], [2200, 'down'])).toEqual([1400]);
   });
   test('told twice it is once', () => {
-    expect(stands([0, 'down'], [0, 'down'], [1000, 'up'], [1070, 'up'], [2000, 'down'], [2000, 'down'])).toEqual([1400]);
+    expect(stands([0, 'down'], [0, 'down'], [1000, 'up'], [1070, 'up'], [2000, 'down'], [2000, 'down'])).toEqual([
+      1400,
+    ]);
   });
   test('nobody stands up twice within 700 ms', () => {
     expect(stands([0, 'down'], [300, 'up'], [720, 'down'], [980, 'up'], [1500, 'down'])).toEqual([700]);
@@ -98,7 +105,7 @@ test('in whatever batches it arrives, the same stands are told', () => {
       fc.array(fc.integer({ min: 1, max: 5 }), { minLength: 1 }),
       (gaps, sizes) => {
         const at = gaps.map((_, i) => gaps.slice(0, i + 1).reduce((sum, g) => sum + g.gap, 0));
-        const all = gaps.map(({ kind }, n) => ({ n, ms: at[n] ?? 0, kind: kind as DeviceEvent['kind'] }));
+        const all = gaps.map(({ kind }, n) => ({ n, ms: at[n] ?? 0, kind: kind }));
         const one = hearAll(all, 0, () => 0).reps.map((r) => r.n);
         let ear: Ear = newEar;
         const told: number[] = [];

@@ -70,7 +70,11 @@ export function listen(ear: Ear, news: DeviceNews, arrivedMs: number): Listened 
     steps = stepped?.state ?? steps;
     seen.push(...(heard?.seen ?? stepped?.seen ?? []));
   }
-  return { ear: { clock, known, seat, steps, heardMs: Math.max(ear.heardMs, arrivedMs - ageMs) }, reps: onAxis(clock, seen), anew };
+  return {
+    ear: { clock, known, seat, steps, heardMs: Math.max(ear.heardMs, arrivedMs - ageMs) },
+    reps: onAxis(clock, seen),
+    anew,
+  };
 }
 
 /** Time passes on the page without a word. */

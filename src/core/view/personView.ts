@@ -4,6 +4,7 @@ import { assignLevels } from '../level/assign';
 import type { LevelsAnswer } from '../level/answer';
 import { standingsOf, trainedLevels, waitingLevels, type Decided, type Standing } from '../level/standing';
 import { ageOn } from '../math/age';
+import { takenAtOnce, type AtOnce } from '../measure/atOnce';
 import { toRepeatOf, toResult, type AttemptView, type MovedAway } from '../measure/attempt';
 import { retestDue, type RetestDue } from '../retest/due';
 import { compositesOf, type Composites } from '../score/composites';
@@ -45,6 +46,8 @@ export interface PersonOutline {
   readonly movedAway: readonly MovedAway[];
   /** Trials without a result: stopped, broken off, or a repeat of the same day. */
   readonly otherAttempts: readonly AttemptView[];
+  /** The same test taken twice at once, while nobody has said which is kept. */
+  readonly atOnce: readonly AtOnce[];
   /** Oldest first. */
   readonly decided: readonly Decided[];
   /** Where they stand on each ladder, in the order of the ladders; empty where nothing was tested or decided. */
@@ -155,6 +158,7 @@ export function describePerson(records: PersonRecords, hall: Hall, today: IsoDat
     toRepeat,
     movedAway,
     otherAttempts: attempts.filter((a) => !counted.has(a.clientKey)).reverse(),
+    atOnce: takenAtOnce(attempts, (test) => 1000 * (book.protocols.find((p) => p.id === test)?.station.takesS ?? 0)),
     decided,
     standings,
     due,

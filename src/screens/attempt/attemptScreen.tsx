@@ -1,7 +1,7 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { seenIn, type Trial } from '../../core/measure/trial';
+import { countedIn, seenIn, type Trial } from '../../core/measure/trial';
 import { amount } from '../../core/math/amount';
 import type { AttemptView } from '../../core/measure/attempt';
 import type { Protocol } from '../../core/shapes/protocol';
@@ -47,7 +47,7 @@ export function AttemptScreen({ attempt, protocol, line, before, names, save }: 
   const { lines } = useFound(to, 5);
   const { clientKey, personId, side, sittingDate, trial } = attempt;
   const put = useOneAtATime(async (sent: object) => {
-    const answer = await save(clientKey, { ...sent, reason: reason.trim() });
+    const answer = await save(clientKey, { reason: reason.trim(), ...sent });
     if (answer.kind === 'rejected') {
       setErrors(answer.errors);
       return true;
@@ -78,6 +78,11 @@ export function AttemptScreen({ attempt, protocol, line, before, names, save }: 
         )}
         . {trial.fromPaper ? 'Written down on paper.' : 'Taken at the station.'}
       </p>
+      {trial.state === 'to-agree' && (
+        <Button className="mt-2" onClick={() => put({ kind: 'agree', reason: 'somebody said yes later' })}>
+          Yes: {amount(countedIn(trial), protocol.unit)}
+        </Button>
+      )}
       {!trial.fromPaper && <TimeLine line={line} />}
       <div className="mt-4 grid gap-x-10 gap-y-6 lg:grid-cols-[1.2fr_1fr]">
         <section aria-labelledby="events" className="min-w-0">
@@ -181,9 +186,10 @@ export function AttemptScreen({ attempt, protocol, line, before, names, save }: 
 
 /** Without these there would be nothing to read; a strike of a strike is taking it back. */
 const fixed: ReadonlySet<string> = new Set(['start', 'end', 'practice', 'entered', 'condition', 'false-start']);
-const undoes: ReadonlySet<string> = new Set(['strike', 'add', 'move', 'undo', 'not-full']);
+const undoes: ReadonlySet<string> = new Set(['strike', 'add', 'move', 'prefer', 'agree', 'undo', 'not-full']);
 
 function resultOf(trial: Trial, { unit }: Protocol): string {
+  if (trial.state === 'to-agree') return `${amount(countedIn(trial), unit)} told by a device, not agreed`;
   if (trial.state !== 'finished') return trial.state === 'stopped' ? 'stopped' : 'no result';
   if (trial.outcome !== 'done') return trial.outcome.replace('-', ' ');
   const value = seenIn(trial);

@@ -68,6 +68,8 @@ export function eventWords(event: AttemptEvent, protocol: Protocol, nameOf: (id:
       return `the conditions were otherwise: ${event.reason}`;
     case 'strike':
       return `left out: number ${event.ofSeq}, ${event.reason}`;
+    case 'prefer':
+      return 'kept for its day, of two taken at once';
     case 'add':
       return `result set to ${event.value}: ${event.reason}`;
     case 'move':

@@ -12,6 +12,7 @@ import { leadOf, type Lead } from '../scores/lead';
 import { changeWords, ScoreRail, resultMark } from '../scores/rail';
 import { resultWords } from '../scores/testWords';
 import type { AttemptView, MovedAway } from '../../core/measure/attempt';
+import { ToDecide, type Correct } from './toDecide';
 import { countedIn } from '../../core/measure/trial';
 import { protocolById } from '../../catalogue/protocols';
 import type { PersonView } from '../../core/view/personView';
@@ -30,7 +31,7 @@ const nextButton: Readonly<Record<Step, string>> = {
 };
 
 /** One person: the next thing first, then where they stand, what they do, what there was. */
-export function PersonScreen({ view }: { view: PersonView }) {
+export function PersonScreen({ view, correct }: { view: PersonView; correct: Correct }) {
   const { person, known, path, otherAttempts } = view;
   const levels = sentencesIn(view.levels, view.units);
   const hrefs = personHrefs(person.id, path.next.at === 'questions');
@@ -58,6 +59,7 @@ export function PersonScreen({ view }: { view: PersonView }) {
           </ButtonLink>
         </div>
       </section>
+      <ToDecide personId={person.id} atOnce={view.atOnce} attempts={otherAttempts} correct={correct} />
       <div className="mt-6 grid gap-10 lg:grid-cols-[1.7fr_1fr]">
         <section aria-labelledby="stand">
           <Heading
@@ -247,6 +249,7 @@ function Results({ lead: { protocol, results }, units }: { lead: Lead; units: Un
 
 const otherWords: Readonly<Record<string, string>> = {
   'to-repeat': 'broke off, to be repeated',
+  'to-agree': 'by a device; waits for a yes',
   finished: 'a repeat of the same day, not counted for levels',
 };
 

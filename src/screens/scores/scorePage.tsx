@@ -11,6 +11,7 @@ import { splitWords } from './splitWords';
 import type { PersonView } from '../../core/view/personView';
 import type { Protocol } from '../../core/shapes/protocol';
 import type { TestSeries, ScoredResult, TestView } from '../../core/view/testView';
+import { ToDecide, type Correct } from '../people/toDecide';
 import { PersonHead, personHrefs } from '../people/personHead';
 import { ButtonLink } from '../touch/button';
 import { aidWords, dayWords, rowWords, slowingWords, told } from '../words';
@@ -24,10 +25,11 @@ interface Props {
   readonly view: PersonView;
   readonly protocol: Protocol;
   readonly test: TestView;
+  readonly correct: Correct;
 }
 
 /** One test of one person: the rail, how it went over time, what each figure says, and where it comes from. */
-export function ScoreScreen({ view, protocol, test }: Props) {
+export function ScoreScreen({ view, protocol, test, correct }: Props) {
   const [lead] = test.series;
   const newest = lead?.results[0];
   if (!lead || !newest) return null;
@@ -37,6 +39,12 @@ export function ScoreScreen({ view, protocol, test }: Props) {
   return (
     <>
       <PersonHead {...view} here="scores" />
+      <ToDecide
+        personId={view.person.id}
+        atOnce={view.atOnce.filter(([a]) => a.test === protocol.id)}
+        attempts={view.otherAttempts.filter((a) => a.test === protocol.id)}
+        correct={correct}
+      />
       <div className="flex flex-wrap items-baseline gap-x-5 pt-3">
         <h2 className="text-xl font-bold">{protocol.title}</h2>
         <p>

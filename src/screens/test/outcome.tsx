@@ -19,6 +19,7 @@ import { FootBar } from '../touch/footBar';
 import { Step } from '../touch/step';
 import { slowingWords, stopReasonWords, told } from '../words';
 import { Afterwards } from './afterwards';
+import { Agree } from './agree';
 import { serverAnswers } from './bench/sending';
 import type { RunNow } from './bench/useLanes';
 import { Rest } from './laneClock';
@@ -47,7 +48,9 @@ export function Outcome({ lanes, protocol, emergencyNumber, again, checkAgain, n
   const unwell = lanes.filter(isUnwell);
   const [first] = lanes;
   const done = lanes.every((l) => l.runs.some((r) => r.lane.trial.state === 'finished'));
-  const toRepeat = lanes.filter((l) => !isUnwell(l) && l.runs.every((r) => r.lane.trial.state !== 'finished'));
+  const toRepeat = lanes.filter(
+    (l) => !isUnwell(l) && !l.runs.some((r) => ['finished', 'to-agree'].includes(r.lane.trial.state)),
+  );
   const leave = async () => {
     const kept = first?.active.kept;
     if (kept && (await serverAnswers())) window.location.assign(`/people/${kept.personId}/scores/${kept.test}`);
@@ -119,7 +122,8 @@ function LaneOutcome({
   checkAgain: (() => void) | null;
 }) {
   const finished = lane.runs.filter((r) => r.lane.trial.state === 'finished');
-  const others = lane.runs.filter((r) => r.lane.trial.state !== 'finished');
+  const toAgree = lane.runs.filter((r) => r.lane.trial.state === 'to-agree');
+  const others = lane.runs.filter((r) => !finished.includes(r) && !toAgree.includes(r));
   const to = lane.active.lane.trial.movedTo;
   const givenTo = to === null ? null : (lanes.find((l) => l.active.kept.personId === to)?.name ?? 'somebody else');
   const reopened = lane.runs.length > 1 ? finished.at(-1) : lane.active;
@@ -140,7 +144,10 @@ function LaneOutcome({
       </h1>
       {givenTo && <p className="text-lg font-bold">Kept for {givenTo}: the names were swapped.</p>}
       {finished.length > 0 && <Results runs={finished} protocol={protocol} many={many} person={lane.person} />}
-      {others.slice(0, finished.length > 0 ? 0 : 1).map((run) => (
+      {toAgree.map((run) => (
+        <Agree key={run.kept.clientKey} run={run} protocol={protocol} />
+      ))}
+      {others.slice(0, finished.length + toAgree.length > 0 ? 0 : 1).map((run) => (
         <NoResult key={run.kept.clientKey} run={run} protocol={protocol} emergencyNumber={emergencyNumber} />
       ))}
       <div className="mt-3 flex flex-wrap items-center gap-3">

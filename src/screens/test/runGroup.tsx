@@ -7,6 +7,7 @@ import { Button } from '../touch/button';
 import { useAwake } from './awake';
 import { forgetAttempt } from './bench/store';
 import { useLanes, type Run } from './bench/useLanes';
+import { useDeviceReps } from './devices/useDevices';
 import { showOnFaces, type FaceNow } from './face/channel';
 import { asLanes, laneLetters, type LaneNow } from './lanes';
 import { Outcome } from './outcome';
@@ -34,6 +35,7 @@ export function RunGroup({ runs, protocol, people, seatsCm, emergencyNumber, aga
   const now = useLanes(runs, protocol);
   const [picked, pick] = useState<ReadonlyMap<number, number>>(new Map());
   const lanes = asLanes(now, people, picked);
+  const devices = useDeviceReps(now);
   const awake = useAwake();
   const face = JSON.stringify(faceOf(lanes, protocol));
   useEffect(() => showOnFaces(JSON.parse(face) as FaceNow), [face]);
@@ -55,6 +57,7 @@ export function RunGroup({ runs, protocol, people, seatsCm, emergencyNumber, aga
         lanes={lanes}
         protocol={protocol}
         seatsCm={seatsCm}
+        devices={devices}
         pickSide={(lane, side) => pick((before) => new Map(before).set(lane, side))}
         leave={leave}
         sleeps={awake === false}

@@ -10,6 +10,8 @@ import { lettersAreOn } from '../frame/singleLetters';
 import { Button, Key } from '../touch/button';
 import { FullScreen } from './fullScreen';
 import { TimeLeft } from './laneClock';
+import type { DeviceNow } from './devices/ears';
+import { deviceLine } from './devices/useDevices';
 import { laneKey, type LaneDeed } from './laneKeys';
 import { sleepsWords, type LaneNow } from './lanes';
 import { Sound } from './sound';
@@ -19,6 +21,8 @@ interface Props {
   readonly lanes: readonly LaneNow[];
   readonly protocol: Protocol;
   readonly seatsCm: readonly number[];
+  /** What is heard of the devices that count here. */
+  readonly devices: readonly DeviceNow[];
   readonly pickSide: (lane: number, side: number) => void;
   /** Back to the people, while nothing was measured yet. */
   readonly leave: () => void;
@@ -27,7 +31,7 @@ interface Props {
 }
 
 /** A test as it runs: a strip each, side by side, one clock over them. */
-export function RunScreen({ lanes, protocol, seatsCm, pickSide, leave, sleeps }: Props) {
+export function RunScreen({ lanes, protocol, seatsCm, devices, pickSide, leave, sleeps }: Props) {
   const many = lanes.length > 1;
   const flashes = useRef(new Map<number, HTMLDivElement>());
   // When stop was pressed, by lane: the lane stands still until somebody says why, or that it goes on.
@@ -208,6 +212,7 @@ export function RunScreen({ lanes, protocol, seatsCm, pickSide, leave, sleeps }:
             protocol={protocol}
             row={lane.person ? paceRow(protocol.norms, lane.person.ageYears, lane.person.normTable) : null}
             seatsCm={seatsCm}
+            device={deviceLine(lane.active.kept.device, devices)}
             many={many}
             ownClock={many && counts && lane.active.lane.goMs !== first?.goMs}
             stopAsked={stops.get(lane.place) ?? null}

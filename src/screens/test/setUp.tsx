@@ -12,7 +12,9 @@ import { useKeys } from '../frame/keys';
 import { Button, ButtonLink } from '../touch/button';
 import { FootBar } from '../touch/footBar';
 import { Step, useSettled } from '../touch/step';
-import { aidWords } from '../words';
+import { aidWords, deviceName } from '../words';
+import { seatSwitchCm } from '../../core/shapes/device';
+import { useDevices } from './devices/useDevices';
 import { ownLaneReasons } from '../../core/intake/ownLane';
 import type { Known } from '../../core/intake/known';
 import type { Held } from '../../core/intake/mayStart';
@@ -54,6 +56,8 @@ interface Today {
   readonly side: Side;
   /** Tested beside others although one pair of eyes alone would be better. */
   readonly although: boolean;
+  /** What counts beside the hand; that of their lane where nobody has said, once it is heard. */
+  readonly device: string | null | undefined;
 }
 
 const sits = ({ seatCm, place = [] }: Protocol): boolean =>
@@ -82,6 +86,7 @@ export function SetUpScreen({
       shoes: 'flat',
       side: 'R',
       although: false,
+      device: undefined,
     };
   const change = (one: Seated, more: Partial<Today>) =>
     note((now) => new Map(now).set(one.person.id, { ...todayOf(one), ...more }));
@@ -92,21 +97,34 @@ export function SetUpScreen({
       : sentenceIn('Write the height of the seat: 30 to 60 cm.', units);
   const alone = (one: Seated): readonly string[] => (many ? ownLaneReasons(one.known, one.person.handsLast) : []);
   const open = (one: Seated): boolean => alone(one).length > 0 && !todayOf(one).although;
+  const devices = useDevices(protocol.device);
+  const deviceOf = (one: Seated): string | null => {
+    const { device } = todayOf(one);
+    const own = devices.find((d) => d.state === 'heard' && d.id.endsWith(`-${seated.indexOf(one) + 1}`));
+    return device === undefined ? (own?.id ?? null) : device;
+  };
+  const seatOf = (one: Seated): number | null => {
+    const { seat } = todayOf(one);
+    if (!sits(protocol) || typeof seat !== 'number') return null;
+    return seat + (deviceOf(one) !== null && protocol.device === 'seat' ? seatSwitchCm : 0);
+  };
   const ready = seated.every((one) => one.held === null && seatFault(todayOf(one)) === null && !open(one));
   const settled = useSettled();
   const go = () =>
     start(
       seated.map((one) => {
-        const { seat, aid, shoes: shoe, side } = todayOf(one);
+        const { aid, shoes: shoe, side } = todayOf(one);
+        const seat = seatOf(one);
         const reasons = alone(one);
         return {
           person: one.person,
           conditions: {
-            ...(sits(protocol) && typeof seat === 'number' ? { seatHeightCm: seat } : {}),
+            ...(seat === null ? {} : { seatHeightCm: seat }),
             ...(shod(protocol) ? { aid, shoes: shoe } : {}),
           },
           side: protocol.sides === 'chosen' ? side : null,
           although: reasons.length > 0 ? reasons.join(', ') : null,
+          device: deviceOf(one),
         };
       }),
     );
@@ -244,6 +262,27 @@ export function SetUpScreen({
                           pick={(shoe) => change(one, { shoes: shoe })}
                         />
                       </>
+                    )}
+                    {protocol.device && (devices.length > 0 || deviceOf(one) !== null) && (
+                      <Picked
+                        label="Counts beside you"
+                        value={deviceOf(one) ?? ''}
+                        of={[
+                          ['', 'nothing'],
+                          ...devices.map(
+                            ({ id: of, state }) =>
+                              [of, `${deviceName(of)}${state === 'silent' ? ', silent' : ''}`] as const,
+                          ),
+                        ]}
+                        pick={(device) => change(one, { device: device === '' ? null : device })}
+                      />
+                    )}
+                    {protocol.device === 'seat' && deviceOf(one) !== null && (
+                      <p className="w-full">
+                        The switch lies on the seat:{' '}
+                        <b className="num">{sentenceIn(`${String(seatOf(one) ?? '–')} cm`, units)}</b> are kept. What it
+                        counts waits for your yes.
+                      </p>
                     )}
                     {protocol.sides === 'chosen' && (
                       <Picked

@@ -26,4 +26,5 @@ export interface SetUp {
   readonly side: Side | null;
   /** Why they are better watched alone, where the instructor tests them beside others all the same. */
   readonly although: string | null;
+  readonly device: string | null;
 }

@@ -35,6 +35,8 @@ interface Props {
   readonly protocol: Protocol;
   readonly row: NormRow | null;
   readonly seatsCm: readonly number[];
+  /** What is said of the device that counts here. */
+  readonly device: string | null;
   /** Others are tested beside them. */
   readonly many: boolean;
   /** They began at another moment than the others. */
@@ -56,6 +58,7 @@ export const Strip = memo(function Strip({
   protocol,
   row,
   seatsCm,
+  device,
   many,
   ownClock,
   stopAsked,
@@ -114,6 +117,11 @@ export const Strip = memo(function Strip({
         </div>
         {ownClock && <TimeLeft goMs={active.lane.goMs} durationS={countsFor(protocol.capture)} />}
       </div>
+      {device && !lane.over && (
+        <p role="status" className="z-10 bg-board px-4 pb-1 text-lg leading-tight font-semibold" data-testid="device">
+          {device}
+        </p>
+      )}
       {runs.length > 1 && <Sides lane={lane} pick={deeds.pickSide} />}
       <Body lane={lane} protocol={protocol} row={row} seatsCm={seatsCm} />
       <footer
@@ -142,6 +150,7 @@ function sameStrip(a: Props, b: Props): boolean {
     a.many === b.many &&
     a.ownClock === b.ownClock &&
     a.stopAsked === b.stopAsked &&
+    a.device === b.device &&
     a.digits === b.digits
   );
 }

@@ -291,7 +291,12 @@ const rulesIn = (test: Protocol, kept: KeptAttempt): Protocol | undefined =>
   test.id === kept.test ? ruledBy(test, kept.protocolVersion) : rulesOf(kept);
 
 /** What is begun for somebody: one attempt, or one a side. */
-function attemptsOf({ person, conditions, side, although }: SetUp, lane: number, test: Protocol, on: IsoDate): Run[] {
+function attemptsOf(
+  { person, conditions, side, although, device }: SetUp,
+  lane: number,
+  test: Protocol,
+  on: IsoDate,
+): Run[] {
   const wallMs = performance.timeOrigin + performance.now();
   const sides = test.sides === 'both' ? (['L', 'R'] as const) : [side];
   return sides.map((of): Run => {
@@ -308,6 +313,7 @@ function attemptsOf({ person, conditions, side, although }: SetUp, lane: number,
       side: of,
       conditions,
       although,
+      device,
       goWallMs: null,
       beatWallMs: wallMs,
       closed: false,

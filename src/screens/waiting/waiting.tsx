@@ -211,7 +211,9 @@ function attemptWords({ test, protocolVersion }: KeptAttempt, events: readonly A
       ? `, stopped (${stopReasonWords[trial.stopReason].toLowerCase()})`
       : trial.state === 'finished'
         ? ''
-        : ', broke off';
+        : trial.state === 'to-agree'
+          ? ', by a device, waits for a yes'
+          : ', broke off';
   const seen = seenIn(trial);
   return `${protocol.title}: ${newestWords({ test, value: seen, handsUsed: trial.handsUsed })}${end}`;
 }

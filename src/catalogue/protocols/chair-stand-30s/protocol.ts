@@ -48,6 +48,7 @@ export const chairStand30s = {
   notCountedIf: ['helped up', 'the chair moved', 'practice counted', 'the count lost by two or more'],
   stopAt: ['any stop sign'],
   asksEffort: true,
+  device: 'seat',
   place: [{ what: 'chair', fromCm: 40, toCm: 48 }],
   source: sources.middleHalf.cite,
   seatCm: 43.2,

@@ -48,6 +48,7 @@ export const step2min = {
     { atS: 90, words: 'thirty seconds left' },
   ],
   asksEffort: true,
+  device: 'steps',
   place: [
     { what: 'thing', thing: 'wall' },
     { what: 'thing', thing: 'tape' },

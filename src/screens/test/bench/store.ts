@@ -23,6 +23,8 @@ export interface KeptAttempt {
   readonly conditions: Conditions;
   /** Why they are better watched alone, where they were tested beside others all the same. */
   readonly although: string | null;
+  /** The device that counts beside the hand. */
+  readonly device: string | null;
   /** Planned go moment on the wall clock; `null` before the countdown. */
   readonly goWallMs: number | null;
   /** Wall clock of the last heartbeat, to know how long the page was away. */
@@ -50,17 +52,19 @@ export interface KeptEntry {
 }
 
 /** Old rows have none of these: kept before registers had names, under the name of a tab, one at a time. */
-type Stored<T> = Omit<T, 'page' | 'register' | 'lane' | 'although'> & {
+type Stored<T> = Omit<T, 'page' | 'register' | 'lane' | 'although' | 'device'> & {
   readonly page?: string;
   readonly register?: string | null;
   readonly lane?: number;
   readonly although?: string | null;
+  readonly device?: string | null;
 };
 const asKept = (row: Stored<KeptAttempt>): KeptAttempt => ({
   page: '',
   register: null,
   lane: 0,
   although: null,
+  device: null,
   ...row,
 });
 const asKeptEntry = (row: Stored<KeptEntry>): KeptEntry => ({ register: null, ...row });

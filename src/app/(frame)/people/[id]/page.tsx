@@ -1,4 +1,5 @@
 import { PersonScreen } from '../../../../screens/people/personPage';
+import { saveCorrection } from '../actions';
 import { thePerson, type PersonParams } from './person';
 
 export async function generateMetadata(context: PersonParams) {
@@ -6,5 +7,5 @@ export async function generateMetadata(context: PersonParams) {
 }
 
 export default async function PersonPage(context: PersonParams) {
-  return <PersonScreen view={await thePerson(context)} />;
+  return <PersonScreen view={await thePerson(context)} correct={saveCorrection} />;
 }

@@ -2,6 +2,7 @@ import { notFound } from 'next/navigation';
 import { protocolById } from '../../../../../../catalogue/protocols';
 import { shownTest } from '../../../../../../screens/shownTest';
 import { ScoreScreen } from '../../../../../../screens/scores/scorePage';
+import { saveCorrection } from '../../../actions';
 import { thePerson } from '../../person';
 
 interface Params {
@@ -19,5 +20,5 @@ export default async function ScorePage(context: Params) {
   const protocol = shownTest(test, view.units);
   const found = view.tests.find((t) => t.test === test);
   if (!protocol || !found) notFound();
-  return <ScoreScreen view={view} protocol={protocol} test={found} />;
+  return <ScoreScreen view={view} protocol={protocol} test={found} correct={saveCorrection} />;
 }
