@@ -17,39 +17,41 @@ export async function tapBench({ browser, url, personIds }) {
     await page.goto(bareUrl);
   });
   bare.close();
-  const lanes = (ids) => async (page) => {
-    const people = ids.map((id) => `person=${id}`).join('&');
-    await page.goto(`${url}/test?test=step-2min&${people}`, { waitUntil: 'networkidle0' });
-    // A step takes no key in its first moment.
-    const settled = () => new Promise((later) => setTimeout(later, 900));
-    for (;;) {
-      const shown = await page.waitForSelector('[data-testid=day-check], [role=img][aria-label^="The station"]');
-      await settled();
-      if (await shown.evaluate((e) => e.getAttribute('role') === 'img')) break;
-      await page.keyboard.press('w');
-      await page.waitForFunction((e) => !e.isConnected, {}, shown);
-    }
-    for (;;) {
-      const beside = await page.$('::-p-xpath(//button[contains(., "Beside all the same")])');
-      if (!beside) break;
-      await beside.evaluate((button) => button.click());
-      await page.waitForFunction((e) => !e.isConnected, {}, beside);
-    }
-    await page.keyboard.press('Space');
-    await page.waitForSelector('[data-testid=practice]');
-    await settled();
-    await page.keyboard.press('Enter');
-    await page.waitForSelector('[data-testid=lane]');
-    await page.waitForFunction(() => /^\d/.test(document.querySelector('[data-testid=time-left]').textContent));
-  };
   for (const [name, ids] of [
     ['one lane', personIds.slice(0, 1)],
     ['four lanes', personIds.slice(0, 4)],
   ]) {
-    const onLane = await measure(browser, lanes(ids));
+    const onLane = await measure(browser, (page) => toTheLane(page, url, ids));
     report(`${name}, median`, onLane.median, onBare.median);
     report(`${name}, 95th percentile`, onLane.p95, onBare.p95);
   }
+}
+
+/** From the check of the day to the running lanes of the two-minute step. */
+async function toTheLane(page, url, ids) {
+  const people = ids.map((id) => `person=${id}`).join('&');
+  await page.goto(`${url}/test?test=step-2min&${people}`, { waitUntil: 'networkidle0' });
+  // A step takes no key in its first moment.
+  const settled = () => new Promise((later) => setTimeout(later, 900));
+  for (;;) {
+    const shown = await page.waitForSelector('[data-testid=day-check], [role=img][aria-label^="The station"]');
+    await settled();
+    if (await shown.evaluate((e) => e.getAttribute('role') === 'img')) break;
+    await page.keyboard.press('w');
+    await page.waitForFunction((e) => !e.isConnected, {}, shown);
+  }
+  for (;;) {
+    const beside = await page.$('::-p-xpath(//button[contains(., "Beside all the same")])');
+    if (!beside) break;
+    await beside.evaluate((button) => button.click());
+    await page.waitForFunction((e) => !e.isConnected, {}, beside);
+  }
+  await page.keyboard.press('Space');
+  await page.waitForSelector('[data-testid=practice]');
+  await settled();
+  await page.keyboard.press('Enter');
+  await page.waitForSelector('[data-testid=lane]');
+  await page.waitForFunction(() => /^\d/.test(document.querySelector('[data-testid=time-left]').textContent));
 }
 
 function report(name, lane, bare) {
@@ -82,4 +84,56 @@ async function measure(browser, open) {
   await context.close();
   const all = [...told, ...Array.from({ length: Math.max(0, taps - told.length) }, () => 16)].sort((a, b) => a - b);
   return { median: all[Math.floor(all.length / 2)], p95: all[Math.floor(all.length * 0.95)] };
+}
+
+const rises = 20;
+
+/** What a seat switch says until the number on its lane has moved, over the plain way to the server and back, in one run. */
+export async function deviceBench({ browser, url, personIds }) {
+  const context = await browser.createBrowserContext();
+  const page = await context.newPage();
+  await page.setViewport({ width: 1280, height: 800 });
+  let n = 0;
+  const from = performance.now();
+  const say = async (kind) => {
+    const ms = Math.round(performance.now() - from);
+    const body = JSON.stringify({ boot: 'bench', sentMs: ms, events: [{ n: n++, ms, kind }] });
+    const sent = performance.now();
+    await fetch(`${url}/api/v1/devices/steps-1/events`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body,
+    });
+    return performance.now() - sent;
+  };
+  const alive = setInterval(() => void say('alive'), 500);
+  await toTheLane(page, url, personIds.slice(0, 1));
+  await page.waitForSelector('[data-testid=device]');
+  const ways = [];
+  const shown = [];
+  for (let i = 1; i <= rises; i++) {
+    const moved = page.evaluate(
+      (count) =>
+        new Promise((done) => {
+          const look = () =>
+            document.querySelector('[data-testid=count]').textContent === count
+              ? requestAnimationFrame(() => done())
+              : requestAnimationFrame(look);
+          look();
+        }),
+      String(i),
+    );
+    const sent = performance.now();
+    ways.push(await say('step'));
+    await moved;
+    shown.push(performance.now() - sent);
+    await new Promise((later) => setTimeout(later, 400));
+  }
+  clearInterval(alive);
+  await context.close();
+  const median = (all) => all.sort((a, b) => a - b)[Math.floor(all.length / 2)];
+  const [lane, way] = [median(shown), median(ways)];
+  console.log(
+    `a device's word to the number on its lane / to the server and back = ${(lane / way).toFixed(2)} (${lane.toFixed(1)} ms / ${way.toFixed(1)} ms, ${rises} steps)`,
+  );
 }

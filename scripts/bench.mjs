@@ -3,7 +3,7 @@
 import { paintBench } from '../bench/paint.mjs';
 import { registerBench } from '../bench/register.mjs';
 import { scoresBench } from '../bench/scores.mjs';
-import { tapBench } from '../bench/tap.mjs';
+import { deviceBench, tapBench } from '../bench/tap.mjs';
 import { install, node } from './prepare.mjs';
 import { withDemo } from './session.mjs';
 
@@ -15,6 +15,7 @@ await withDemo(async ({ browser, url, idOf }) => {
   const personIds = [];
   for (const name of four) personIds.push(await idOf(name));
   await tapBench({ browser, url, personIds });
+  await deviceBench({ browser, url, personIds });
   await paintBench({ browser, url });
   await scoresBench({ url });
   await registerBench({ browser, url });

@@ -54,7 +54,7 @@ const nowMs = () => Math.round(performance.now() - onMs);
 const waiting = [];
 let n = 0;
 let heardBy = null;
-const say = (what, ms = nowMs()) => waiting.push({ n: n++, ms, kind: what });
+const say = (what) => waiting.push({ n: n++, ms: nowMs(), kind: what });
 
 async function send() {
   const events = waiting.slice(0, 100);
@@ -87,8 +87,11 @@ const sending = (async () => {
   }
 })();
 
-let silent = false;
-const alive = setInterval(() => silent || say('alive'), 500);
+let fromMs = Infinity;
+const { silent } = manners[script];
+const isSilent = () =>
+  silent !== null && nowMs() >= fromMs + silent.fromS * 1000 && nowMs() < fromMs + silent.toS * 1000;
+const alive = setInterval(() => isSilent() || say('alive'), 500);
 if (kind === 'seat') say('down');
 console.log(`${id}, switched on as ${boot}: ${script}, ${manners[script].what}.`);
 if (more.in === undefined && process.stdin.isTTY) {
@@ -100,16 +103,16 @@ if (more.in === undefined && process.stdin.isTTY) {
 const { events, repsMs } = play(kind, manners[script], Number(seed), lastMs);
 // They sit already.
 const deeds = events.filter((e) => e.kind !== 'alive' && e.ms > 80);
-const fromMs = nowMs();
-const { silent: quiet } = manners[script];
+fromMs = nowMs();
 for (const { ms, kind: what } of deeds) {
   await new Promise((later) => setTimeout(later, fromMs + ms - nowMs()));
-  silent = quiet !== null && ms >= quiet.fromS * 1000 && ms < quiet.toS * 1000;
-  say(what, fromMs + ms);
+  say(what);
 }
 await new Promise((later) => setTimeout(later, Math.max(0, fromMs + lastMs - nowMs())));
 console.log(`${id}: ${repsMs.length} ${kind === 'seat' ? 'stands' : 'steps'} in ${lastMs / 1000} s.`);
-await new Promise((later) => setTimeout(later, 5000));
+await new Promise((later) => setTimeout(later, 3000));
 clearInterval(alive);
 over = true;
-await sending;
+// Switched off it forgets: what nobody took by then is lost, and that is said.
+await Promise.race([sending, new Promise((later) => setTimeout(later, 5000))]);
+if (waiting.length > 0) fail(`${waiting.length} words of ${id} were taken by nobody.`);

@@ -15,7 +15,7 @@ const notOne = 'not one, said at the station';
  * What a device counted, for whoever saw it to say yes to: each repetition can be overruled, by a tap, and put back by
  * another.
  */
-export function Agree({ run, protocol }: { run: RunNow; protocol: Protocol }) {
+export function Agree({ run, protocol, many }: { run: RunNow; protocol: Protocol; many: boolean }) {
   const { lane, press } = run;
   const counted = countedIn(lane.trial);
   const notes = lane.events.flatMap((e) => (e.kind === 'note' && e.by === 'page' ? [e.text] : []));
@@ -52,7 +52,7 @@ export function Agree({ run, protocol }: { run: RunNow; protocol: Protocol }) {
       <div className="mt-3 flex flex-wrap items-center gap-4">
         <Button
           className="min-h-24 text-2xl"
-          hotkey="Y"
+          hotkey={many ? undefined : 'Y'}
           onClick={() => press({ do: 'mark', mark: { kind: 'agree' } }, 'touch')}
         >
           Yes: {amount(counted, protocol.unit)}

@@ -145,7 +145,7 @@ function LaneOutcome({
       {givenTo && <p className="text-lg font-bold">Kept for {givenTo}: the names were swapped.</p>}
       {finished.length > 0 && <Results runs={finished} protocol={protocol} many={many} person={lane.person} />}
       {toAgree.map((run) => (
-        <Agree key={run.kept.clientKey} run={run} protocol={protocol} />
+        <Agree key={run.kept.clientKey} run={run} protocol={protocol} many={many} />
       ))}
       {others.slice(0, finished.length + toAgree.length > 0 ? 0 : 1).map((run) => (
         <NoResult key={run.kept.clientKey} run={run} protocol={protocol} emergencyNumber={emergencyNumber} />

@@ -279,9 +279,8 @@ export function SetUpScreen({
                     )}
                     {protocol.device === 'seat' && deviceOf(one) !== null && (
                       <p className="w-full">
-                        The switch lies on the seat:{' '}
-                        <b className="num">{sentenceIn(`${String(seatOf(one) ?? '–')} cm`, units)}</b> are kept. What it
-                        counts waits for your yes.
+                        Kept as <b className="num">{sentenceIn(`${String(seatOf(one) ?? '–')} cm`, units)}</b>, with the
+                        switch on the seat. What it counts waits for your yes.
                       </p>
                     )}
                     {protocol.sides === 'chosen' && (
