@@ -1,7 +1,7 @@
 import SQLite from 'better-sqlite3';
 import type { CDPSession, Page } from 'puppeteer-core';
 import { describe, expect, test } from 'vitest';
-import { addReadyTo, hallFor, press, says, send, settled, until, watchedPage } from './harness';
+import { addReadyTo, boxOf, hallFor, press, says, send, settled, until, watchedPage } from './harness';
 
 /** Several people at one test, and every kind of measuring, by the keys and fingers of a hall. */
 const today = '2026-03-02';
@@ -252,6 +252,9 @@ test('four lanes at 12 taps a second each: none is lost, none doubled, and the t
   for (const name of ['Quick Ash', 'Quick Birch', 'Quick Cedar', 'Quick Dill']) ids.push(await addReady(name));
   const { page, faults } = await watchedPage(hall.browser, hall.server.url, 1);
   await seat(page, 'step-2min', ids);
+  // Two pairs of eyes: who counts the other two is chosen, and on record.
+  expect(await page.$eval('[data-hotkey=Space]', (b) => (b as HTMLButtonElement).disabled)).toBe(true);
+  await page.select('::-p-xpath(//label[starts-with(., "C and D watched by")]//select)', 'somebody shown how today');
   await toTheTest(page);
   await page.keyboard.press('Enter');
   await page.waitForFunction(
@@ -273,9 +276,46 @@ test('four lanes at 12 taps a second each: none is lost, none doubled, and the t
     await until(() => stored(id, 'step-2min').some((a) => a.state === 'stopped'));
     const reps = stored(id, 'step-2min')[0]?.events.filter((e) => e.kind === 'rep') ?? [];
     expect(reps).toHaveLength(perLane);
+    const watched = stored(id, 'step-2min')[0]?.events.some((e) => e.kind === 'note');
+    expect(watched).toBe(ids.indexOf(id) >= 2);
     const off = reps.slice(1).map((e, i) => Math.abs(e.atMs - (reps[i]?.atMs ?? NaN) - 1000 / 12));
     expect(Math.max(...off)).toBeLessThanOrEqual(0.5);
   }
+  expect(faults).toEqual([]);
+  await page.close();
+});
+
+test('two on one leg need a spotter each: without one it is said, with one ticked in the hall both are timed', async () => {
+  const ids = [await addReady('Ada Oneleg'), await addReady('Ben Oneleg')];
+  const { page, faults } = await watchedPage(hall.browser, hall.server.url, 4);
+  await seat(page, 'one-leg', ids);
+  await says(page, 'main', 'Ben Oneleg has no spotter');
+  expect(await page.$eval('[data-hotkey=Space]', (b) => (b as HTMLButtonElement).disabled)).toBe(true);
+  await page.goto(`${hall.server.url}/hall`, { waitUntil: 'networkidle0' });
+  await page.type(boxOf('Name of a helper'), 'Runa Feld');
+  await page.keyboard.press('Enter');
+  const tick = await page.waitForSelector('[aria-label="Runa Feld may spot"]');
+  await tick?.click();
+  await says(page, 'main', 'since 2 Mar 2026, this device');
+  await page.goto(`${hall.server.url}/test?test=one-leg&${ids.map((id) => `person=${id}`).join('&')}`, {
+    waitUntil: 'networkidle0',
+  });
+  await says(page, 'main', 'B spotted by');
+  await settled(page);
+  await toTheTest(page);
+  for (const key of ['1', '2', '2', '1'] as const) {
+    await page.keyboard.press(key);
+    await new Promise((later) => setTimeout(later, 300));
+  }
+  // The hold of one ended while the other went on.
+  await until(async () => (await page.$$eval('[aria-label=Side]', (l) => l.map((e) => e.textContent))).length === 2);
+  await page.keyboard.press('Escape');
+  for (let n = 0; n < 2; n++) await press(page, 'Asked to stop');
+  await page.waitForSelector('[data-testid=outcome]');
+  const texts = (id: string) =>
+    stored(id, 'one-leg').flatMap((a) => a.events.flatMap((e) => ('text' in e ? [e.text] : [])));
+  await until(() => ids.every((id) => stored(id, 'one-leg').some((a) => a.state === 'stopped')));
+  expect([texts(ids[0] ?? ''), texts(ids[1] ?? '')]).toEqual([[], ['Watched by Runa Feld.']]);
   expect(faults).toEqual([]);
   await page.close();
 });

@@ -6,6 +6,7 @@ import type { PersonId } from '../core/shapes/person';
 import { sittingOn } from '../database/groups';
 import { listPeople } from '../database/people';
 import { allLines } from './everybody';
+import { readHelpers } from './helpers';
 import { readBook } from './norms';
 import { readPlace } from './places';
 import { recordsOf } from './readRecords';
@@ -34,6 +35,7 @@ export async function listStation(desk: Desk, asked: readonly PersonId[]) {
   return {
     sitting: sitting.size > 0,
     seatsCm: seatHeights(toKit((await readPlace(desk)).cupboard)).map((seat) => seat.heightCm),
+    helpers: await readHelpers(desk),
     // Only those whose figures the hall changed: the page brings the others along.
     ownNorms: (await readBook(desk)).protocols.filter((p) => p.norms !== protocolById(p.id)?.norms),
     people: people.flatMap(({ id, name, normTable }) => {

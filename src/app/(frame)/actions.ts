@@ -1,7 +1,9 @@
 'use server';
 import { args, form, id, opened, text } from '../../schemas/door';
+import { helperDeed } from '../../schemas/helper';
 import { seatGroup } from '../../use-cases/groups';
 import { changeEmergencyNumber, changePlace } from '../../use-cases/places';
+import { noteHelper, tellOfHelper } from '../../use-cases/helpers';
 import { changeHouse } from '../../use-cases/rules';
 import { action } from '../doors';
 
@@ -13,3 +15,7 @@ export const savePlace = action(args([form(), opened()]), changePlace, [['/', 'l
 export const saveHouse = action(args([form(), opened()]), changeHouse, [['/', 'layout']]);
 
 export const saveNumber = action(args([text(40)]), changeEmergencyNumber, [['/', 'layout']]);
+
+export const addHelper = action(args([form()]), noteHelper, [['/hall']]);
+
+export const tellHelper = action(args([helperDeed]), tellOfHelper, [['/hall']]);

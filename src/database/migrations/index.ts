@@ -6,6 +6,7 @@ import { hallNorms } from './0004-hall-norms';
 import { printedPages } from './0005-printed-pages';
 import { safeRecords } from './0006-safe-records';
 import { shapes } from './0007-shapes';
+import { helpers } from './0008-helpers';
 
 /**
  * A migration with its number. Kysely does not wrap SQLite's schema changes in a transaction, so each opens its own
@@ -33,6 +34,7 @@ export const migrations: Readonly<Record<string, Migration>> = {
   '0005-printed-pages': numbered(5, printedPages),
   '0006-safe-records': numbered(6, safeRecords),
   '0007-shapes': numbered(7, shapes),
+  '0008-helpers': numbered(8, helpers),
 };
 
 export const newestVersion = Object.keys(migrations).length;

@@ -7,6 +7,8 @@ import { switchLetters, useLettersOn } from '../frame/singleLetters';
 import { Button, ButtonLink } from '../touch/button';
 import { Clashes } from '../touch/clashes';
 import { Choice, TextField, TickBox } from '../touch/field';
+import type { Helper } from '../../core/shapes/helper';
+import { Helpers, type AddHelper, type TellHelper } from './helpers';
 import { MeasureField } from '../touch/measureField';
 import { unitWords } from '../words';
 import { typedNumber } from '../touch/typed';
@@ -19,17 +21,33 @@ interface Props {
   readonly shipped: HouseForm;
   /** Tests whose norm table the hall has put figures of its own in. */
   readonly ownNorms: readonly { readonly id: string; readonly title: string }[];
+  readonly helpers: readonly Helper[];
+  readonly addHelper: AddHelper;
+  readonly tellHelper: TellHelper;
   readonly savePlace: Save<Place>;
   readonly saveHouse: Save<HouseForm>;
 }
 
 /** Everything that is set once for a hall: who it is, whom to call, its units, its rules; and where the rest of it is. */
-export function HallScreen({ place, house, shipped, ownNorms, savePlace, saveHouse }: Props) {
+export function HallScreen({
+  place,
+  house,
+  shipped,
+  ownNorms,
+  helpers,
+  addHelper,
+  tellHelper,
+  savePlace,
+  saveHouse,
+}: Props) {
   return (
     <div className="pt-5">
       <h1 className="text-2xl font-extrabold">The hall</h1>
       <div className="mt-3 grid items-start gap-x-12 gap-y-8 *:min-w-0 lg:grid-cols-[1.15fr_1fr]">
-        <PlaceForm place={place} save={savePlace} />
+        <div className="space-y-8">
+          <PlaceForm place={place} save={savePlace} />
+          <Helpers helpers={helpers} add={addHelper} tell={tellHelper} />
+        </div>
         <div className="space-y-8">
           <section aria-labelledby="cupboard">
             <Heading id="cupboard">Cupboard</Heading>

@@ -33,9 +33,6 @@ export function Practice({
     if (begun.current) return;
     begun.current = true;
     for (const { active, place } of lanes) {
-      const { although } = active.kept;
-      const text = `Beside others, though better watched alone: ${although ?? ''}. The instructor decided.`;
-      if (although !== null) active.press({ do: 'mark', mark: { kind: 'note', text } }, 'page', atMs);
       active.press({ do: 'mark', mark: { kind: 'practice', reps: Math.min(20, reps[place] ?? 0) } }, 'key', atMs);
       active.press({ do: 'begin' }, 'key', atMs);
     }

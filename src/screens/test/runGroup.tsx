@@ -13,6 +13,7 @@ import { asLanes, laneLetters, type LaneNow } from './lanes';
 import { Outcome } from './outcome';
 import { Practice } from './practice';
 import { RunScreen } from './runScreen';
+import { useNotes } from './useNotes';
 import type { StationPerson } from './station';
 
 interface Props {
@@ -36,6 +37,7 @@ export function RunGroup({ runs, protocol, people, seatsCm, emergencyNumber, aga
   const [picked, pick] = useState<ReadonlyMap<number, number>>(new Map());
   const lanes = asLanes(now, people, picked);
   const devices = useDeviceReps(now);
+  useNotes(now, devices);
   const awake = useAwake();
   const face = JSON.stringify(faceOf(lanes, protocol));
   useEffect(() => showOnFaces(JSON.parse(face) as FaceNow), [face]);

@@ -15,6 +15,8 @@ import { Step, useSettled } from '../touch/step';
 import { aidWords, deviceName } from '../words';
 import { seatSwitchCm } from '../../core/shapes/device';
 import { useDevices } from './devices/useDevices';
+import { mayWatch, watchedTogether } from '../../core/measure/watchers';
+import type { Helper } from '../../core/shapes/helper';
 import { ownLaneReasons } from '../../core/intake/ownLane';
 import type { Known } from '../../core/intake/known';
 import type { Held } from '../../core/intake/mayStart';
@@ -38,6 +40,7 @@ interface Props {
   /** Opens the check of the day of somebody once more. */
   readonly checkAgain: (person: StationPerson) => void;
   readonly protocol: Protocol;
+  readonly helpers: readonly Helper[];
   readonly emergencyNumber: string;
   readonly start: (setUps: readonly SetUp[]) => void;
   /** Chooses somebody else instead of all, one more beside them, or takes one of several away. */
@@ -71,6 +74,7 @@ export function SetUpScreen({
   asking,
   checkAgain,
   protocol,
+  helpers,
   emergencyNumber,
   start,
   back,
@@ -108,7 +112,10 @@ export function SetUpScreen({
     if (!sits(protocol) || typeof seat !== 'number') return null;
     return seat + (deviceOf(one) !== null && protocol.device === 'seat' ? seatSwitchCm : 0);
   };
-  const ready = seated.every((one) => one.held === null && seatFault(todayOf(one)) === null && !open(one));
+  const eyes = useEyes(protocol, helpers, seated, (one) => deviceOf(one) !== null);
+  const ready =
+    seated.every((one) => one.held === null && seatFault(todayOf(one)) === null && !open(one)) &&
+    eyes.every((pair) => pair.by !== '');
   const settled = useSettled();
   const go = () =>
     start(
@@ -124,6 +131,7 @@ export function SetUpScreen({
           },
           side: protocol.sides === 'chosen' ? side : null,
           although: reasons.length > 0 ? reasons.join(', ') : null,
+          watchedBy: eyes.find((pair) => pair.lanes.includes(seated.indexOf(one)))?.by ?? null,
           device: deviceOf(one),
         };
       }),
@@ -215,6 +223,14 @@ export function SetUpScreen({
             </section>
             <section className="min-w-0">
               <Head>How it is done today</Head>
+              {eyes.map((pair) => (
+                <PairOfEyes
+                  key={pair.lanes.join()}
+                  {...pair}
+                  spots={protocol.station.staff === 'spots'}
+                  seated={seated}
+                />
+              ))}
               {seated.map((one) => {
                 const today = todayOf(one);
                 const { id, name } = one.person;
@@ -330,6 +346,62 @@ export function SetUpScreen({
         </>
       )}
     </Step>
+  );
+}
+
+/** Somebody shown how to count a minute ago, who is on no list. */
+const shownToday = 'somebody shown how today';
+
+interface Eyes {
+  /** Lanes they watch, from 0. */
+  readonly lanes: readonly number[];
+  /** Empty while nobody is chosen. */
+  readonly by: string;
+  readonly of: readonly string[];
+  readonly pick: (by: string) => void;
+}
+
+/** Each pair of eyes beside the instructor’s: who it is, of those who may, each once; a lane a device counts needs none. */
+function useEyes(
+  protocol: Protocol,
+  helpers: readonly Helper[],
+  seated: readonly Seated[],
+  counted: (one: Seated) => boolean,
+): Eyes[] {
+  const [picked, pick] = useState<ReadonlyMap<number, string>>(new Map());
+  const { station } = protocol;
+  const names = mayWatch(station, helpers).map((h) => h.name);
+  const pairs = watchedTogether(station, seated.length).slice(1);
+  const taken: string[] = [];
+  return pairs.flatMap((lanes, k): Eyes[] => {
+    if (lanes.every((place) => seated[place] && counted(seated[place]))) return [];
+    const free = names.filter((n) => !taken.includes(n));
+    const of = station.staff === 'counts' ? [...free, shownToday] : free;
+    const chosen = picked.get(k);
+    const by = chosen !== undefined && of.includes(chosen) ? chosen : (free[0] ?? '');
+    taken.push(by);
+    return [{ lanes, by, of, pick: (next) => pick((now) => new Map(now).set(k, next)) }];
+  });
+}
+
+function PairOfEyes({ lanes, by, of, pick, spots, seated }: Eyes & { spots: boolean; seated: readonly Seated[] }) {
+  const whose = lanes.map((place) => laneLetters[place] ?? '').join(' and ');
+  if (of.length === 0)
+    return (
+      <p className="mt-2 border-l-8 border-watch bg-board p-3 font-semibold" role="status">
+        {seated[lanes[0] ?? 0]?.person.name} has no spotter: nobody else is ticked <i>may spot</i> (Hall, Helpers). Test
+        one after the other.
+      </p>
+    );
+  return (
+    <div className="mt-2">
+      <Picked
+        label={`${whose} ${spots ? 'spotted by' : 'watched by'}`}
+        value={by}
+        of={[...(by === '' ? [['', 'choose'] as const] : []), ...of.map((name) => [name, name] as const)]}
+        pick={pick}
+      />
+    </div>
   );
 }
 

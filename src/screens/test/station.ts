@@ -27,4 +27,6 @@ export interface SetUp {
   /** Why they are better watched alone, where the instructor tests them beside others all the same. */
   readonly although: string | null;
   readonly device: string | null;
+  /** Who watches them, where that is not the instructor. */
+  readonly watchedBy: string | null;
 }

@@ -18,6 +18,8 @@ import { useRules } from '../frame/rules';
 import { mayStart, type MayStart } from '../../core/intake/mayStart';
 import { thisRegister } from '../frame/thisRegister';
 import { deviceDay } from '../touch/hallDay';
+import { lanesAtOnce, mostLanes } from '../../core/measure/watchers';
+import type { Helper } from '../../core/shapes/helper';
 import { coreTests, protocolById } from '../../catalogue/protocols';
 import { ruledBy } from '../../core/measure/readTrial';
 import type { Run } from './bench/useLanes';
@@ -48,6 +50,7 @@ interface Props {
   readonly sitting: boolean;
   /** Seats that the chairs and pads of the hall make, cm. */
   readonly seatsCm: readonly number[];
+  readonly helpers: readonly Helper[];
 }
 
 type Phase =
@@ -56,9 +59,6 @@ type Phase =
   | { readonly kind: 'choose'; readonly beside: readonly StationPerson[] }
   | { readonly kind: 'set-up'; readonly people: readonly StationPerson[] }
   | { readonly kind: 'run'; readonly runs: readonly Run[] };
-
-/** As many as two pairs of eyes watch at once. */
-const mostLanes = 4;
 
 /**
  * A station day is one page: people, tests and norms came with it, moving between persons and tests is state, and
@@ -76,6 +76,7 @@ export function TestStation({
   firstPeople,
   sitting,
   seatsCm,
+  helpers,
 }: Props) {
   const testOf = useCallback(
     (id: string | null): Protocol => {
@@ -233,7 +234,7 @@ export function TestStation({
             back={() => choose([])}
           />
         );
-      const others = protocol.station.lanes > 1 && seated.length < mostLanes;
+      const others = seated.length < lanesAtOnce(protocol.station, helpers);
       return (
         <SetUpScreen
           key={seated.map((s) => s.person.id).join(' ')}
@@ -241,6 +242,7 @@ export function TestStation({
           asking={asking}
           checkAgain={(person) => setCheckAgain(person.id)}
           protocol={protocol}
+          helpers={helpers}
           emergencyNumber={number}
           start={(setUps) => void start(setUps)}
           back={() => choose([])}
@@ -292,7 +294,7 @@ const rulesIn = (test: Protocol, kept: KeptAttempt): Protocol | undefined =>
 
 /** What is begun for somebody: one attempt, or one a side. */
 function attemptsOf(
-  { person, conditions, side, although, device }: SetUp,
+  { person, conditions, side, although, watchedBy, device }: SetUp,
   lane: number,
   test: Protocol,
   on: IsoDate,
@@ -313,6 +315,7 @@ function attemptsOf(
       side: of,
       conditions,
       although,
+      watchedBy,
       device,
       goWallMs: null,
       beatWallMs: wallMs,

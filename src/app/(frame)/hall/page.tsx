@@ -2,10 +2,11 @@ import type { Metadata } from 'next';
 import { protocols } from '../../../catalogue/protocols';
 import { HallScreen } from '../../../screens/hall/hallScreen';
 import { theDesk } from '../../../use-cases/desk';
+import { readHelpers } from '../../../use-cases/helpers';
 import { readBook } from '../../../use-cases/norms';
 import { readPlace } from '../../../use-cases/places';
 import { readRules, shippedHouse, toHouseForm } from '../../../use-cases/rules';
-import { saveHouse, savePlace } from '../actions';
+import { addHelper, saveHouse, savePlace, tellHelper } from '../actions';
 
 export const metadata: Metadata = { title: 'The hall' };
 
@@ -21,6 +22,9 @@ export default async function HallPage() {
       ownNorms={own.map(({ id, title }) => ({ id, title }))}
       savePlace={savePlace}
       saveHouse={saveHouse}
+      helpers={await readHelpers(desk)}
+      addHelper={addHelper}
+      tellHelper={tellHelper}
     />
   );
 }

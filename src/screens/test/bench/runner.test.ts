@@ -16,6 +16,7 @@ const kept = (more: Partial<KeptAttempt> = {}): KeptAttempt => ({
     side: null,
     lane: 0,
     although: null,
+    watchedBy: null,
     device: null,
   },
   ...{ test: 'chair-stand-30s', protocolVersion: 1, sittingDate: '2026-03-02', conditions: {} },

@@ -30,6 +30,7 @@ const attempt = (more: Partial<KeptAttempt> = {}): KeptAttempt => ({
     personName: 'Ada',
     lane: 0,
     although: null,
+    watchedBy: null,
     device: null,
   },
   ...{ test: 'chair-stand-30s', protocolVersion: 1, sittingDate: '2026-03-02', side: null, conditions: {} },

@@ -23,6 +23,8 @@ export interface KeptAttempt {
   readonly conditions: Conditions;
   /** Why they are better watched alone, where they were tested beside others all the same. */
   readonly although: string | null;
+  /** Who watches them, where that is not the instructor. */
+  readonly watchedBy: string | null;
   /** The device that counts beside the hand. */
   readonly device: string | null;
   /** Planned go moment on the wall clock; `null` before the countdown. */
@@ -52,11 +54,12 @@ export interface KeptEntry {
 }
 
 /** Old rows have none of these: kept before registers had names, under the name of a tab, one at a time. */
-type Stored<T> = Omit<T, 'page' | 'register' | 'lane' | 'although' | 'device'> & {
+type Stored<T> = Omit<T, 'page' | 'register' | 'lane' | 'although' | 'watchedBy' | 'device'> & {
   readonly page?: string;
   readonly register?: string | null;
   readonly lane?: number;
   readonly although?: string | null;
+  readonly watchedBy?: string | null;
   readonly device?: string | null;
 };
 const asKept = (row: Stored<KeptAttempt>): KeptAttempt => ({
@@ -64,6 +67,7 @@ const asKept = (row: Stored<KeptAttempt>): KeptAttempt => ({
   register: null,
   lane: 0,
   although: null,
+  watchedBy: null,
   device: null,
   ...row,
 });

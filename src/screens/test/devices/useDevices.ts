@@ -32,7 +32,7 @@ export function useDevices(kind: DeviceKind | undefined): readonly DeviceNow[] {
   return all.filter((d) => deviceKindOf(d.id) === kind);
 }
 
-/** What the devices of these attempts tell goes to their lanes; that one fell silent or began anew is noted there. */
+/** What the devices of these attempts tell goes to their lanes. */
 export function useDeviceReps(runs: readonly RunNow[]): readonly DeviceNow[] {
   const taken = runs.flatMap(({ kept }) => (kept.device === null ? [] : [[kept.clientKey, kept.device] as const]));
   const links = JSON.stringify(taken);
@@ -48,23 +48,8 @@ export function useDeviceReps(runs: readonly RunNow[]): readonly DeviceNow[] {
       for (const end of ends) end();
     };
   }, [links]);
-  const running = runs.flatMap(({ kept, lane }) => {
-    const device = devices.find((d) => d.id === kept.device);
-    const fault = device ? faultOf(device) : null;
-    return lane.trial.state === 'running' && fault !== null && !lane.events.some((e) => isNote(e, fault))
-      ? [[kept.clientKey, fault] as const]
-      : [];
-  });
-  const faults = JSON.stringify(running);
-  useEffect(() => {
-    for (const [key, text] of JSON.parse(faults) as readonly (readonly [string, string])[])
-      theBench().press(key, { do: 'mark', mark: { kind: 'note', text } }, 'page');
-  }, [faults]);
   return devices;
 }
-
-const isNote = (e: { readonly kind: string; readonly text?: string }, text: string): boolean =>
-  e.kind === 'note' && e.text === text;
 
 /** What is wrong with a device, for the record and for whoever says yes to its count. */
 export function faultOf({ id, state, anew }: DeviceNow): string | null {
