@@ -193,7 +193,7 @@ async function speedUp(page: Page, times: number): Promise<void> {
  * A page that writes down everything that must never happen.
  * @param times how much faster its clock runs than the one on the wall
  */
-export async function watchedPage(browser: Browser, url: string, times = fast): Promise<Watched> {
+export async function watchedPage(browser: Pick<Browser, 'newPage'>, url: string, times = fast): Promise<Watched> {
   const page = await browser.newPage();
   if (times !== 1) await speedUp(page, times);
   const faults: string[] = [];

@@ -44,7 +44,7 @@ const finished = (personId: string, test: string, most = 1) =>
 /** Opens the station for people at a test, answers the check of the day of each, and goes on to the test. */
 async function seat(page: Page, test: string, ids: readonly string[]): Promise<void> {
   const people = ids.map((id) => `person=${id}`).join('&');
-  await page.goto(`${hall.server.url}/test?test=${test}&${people}`, { waitUntil: 'networkidle0' });
+  await page.goto(`${hall.server.url}/test?test=${test}&${people}`, { waitUntil: 'load' });
   for (const id of ids) {
     await page.waitForSelector('[data-testid=day-check]');
     await settled(page);
@@ -496,4 +496,73 @@ test('put right afterwards: something left out with its reason, the old result i
   await says(page, '[data-testid=reads]', 'It reads 9 stands.');
   expect(faults).toEqual([]);
   await page.close();
+});
+
+test('two tablets on one person: two tests at once are two results; the same test twice at once asks which is kept', async () => {
+  const id = await addReady('Tova Twice');
+  const tablets = await Promise.all(
+    [0, 1].map(async () => {
+      const context = await hall.browser.createBrowserContext();
+      return { context, ...(await watchedPage(context, hall.server.url)) };
+    }),
+  );
+  const [a, b] = tablets;
+  if (!a || !b) throw new Error('no tablets');
+  /** Up to the test; whoever answered the check of the day did so for both. */
+  const open = async (page: Page, test: string, who: string) => {
+    await page.goto(`${hall.server.url}/test?test=${test}&person=${who}`, { waitUntil: 'load' });
+    await page.waitForSelector('[data-testid=day-check], [role=img][aria-label^="The station"]');
+    await settled(page);
+    if ((await page.$('[data-testid=day-check]')) !== null) await page.keyboard.press('w');
+    await says(page, 'main', 'Put up');
+    await settled(page);
+    await toTheTest(page);
+  };
+  const count = async (page: Page, reps: number) => {
+    for (let n = 0; n < reps; n++) await page.keyboard.press('Space');
+  };
+  const atTheTone = async (page: Page) => {
+    await page.waitForSelector('[aria-label="At the tone"]', { timeout: 60_000 });
+    await settled(page);
+    await page.keyboard.press('n');
+    await page.waitForSelector('[data-testid=result]');
+  };
+  await open(a.page, 'chair-stand-30s', id);
+  await open(b.page, 'heel-rise', id);
+  await a.page.keyboard.press('Enter');
+  await gone(a.page, 1);
+  await count(a.page, 2);
+  await count(b.page, 5);
+  await press(b.page, 'Finish');
+  await atTheTone(a.page);
+  await finished(id, 'chair-stand-30s');
+  await finished(id, 'heel-rise');
+  await a.page.goto(`${hall.server.url}/people/${id}`, { waitUntil: 'networkidle0' });
+  expect(await a.page.$('[data-testid=to-decide]')).toBeNull();
+
+  const twice = await addReady('Tilda Twice');
+  await open(a.page, 'chair-stand-30s', twice);
+  await open(b.page, 'chair-stand-30s', twice);
+  await a.page.keyboard.press('Enter');
+  await b.page.keyboard.press('Enter');
+  for (const [page, reps] of [[a.page, 2] as const, [b.page, 3] as const]) {
+    await gone(page, 1);
+    await count(page, reps);
+  }
+  await atTheTone(a.page);
+  await atTheTone(b.page);
+  await finished(twice, 'chair-stand-30s', 2);
+  // Said where the score is looked at next.
+  await b.page.goto(`${hall.server.url}/people/${twice}/scores/chair-stand-30s`, { waitUntil: 'networkidle0' });
+  await says(b.page, '[data-testid=to-decide]', '30-second chair stand was taken twice at once');
+  await press(b.page, 'Keep 3 stands');
+  await b.page.waitForFunction(() => document.querySelector('[data-testid=to-decide]') === null);
+  await says(b.page, '[data-testid=score-value]', '3 stands');
+  expect(
+    stored(twice, 'chair-stand-30s')
+      .map((s) => s.value)
+      .sort(),
+  ).toEqual([2, 3]);
+  expect([...a.faults, ...b.faults]).toEqual([]);
+  await Promise.all(tablets.map(({ context }) => context.close()));
 });

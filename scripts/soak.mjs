@@ -1,9 +1,9 @@
 #!/usr/bin/env node
-// Kills the server 60 times while results are sent, and the browser 10 times while somebody is tested, and counts what
-// was acknowledged or painted and is not there afterwards. npm run soak [-- servers browsers]; prints figures, exits 1
-// on any loss. Bounded in count and time; talks to this machine only.
+// Kills the server and the browser in turn, at random moments of a running test, while other tablets send too; then counts
+// what was acknowledged or painted and is not there afterwards, or is there twice. npm run soak [-- kills seed]; prints
+// its seed and figures, exits 1 on any loss. Bounded in count and time; talks to this machine only.
 import { spawn } from 'node:child_process';
-import { randomUUID } from 'node:crypto';
+import { randomInt, randomUUID } from 'node:crypto';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -14,38 +14,60 @@ install();
 build();
 const { default: SQLite } = await import('better-sqlite3');
 const { default: puppeteer } = await import('puppeteer-core');
-const [servers = 60, browsers = 10] = process.argv.slice(2).map(Number);
+const { tsImport } = await import('tsx/esm/api');
+const { seeded } = await tsImport('../src/demo/events.ts', import.meta.url);
+const [kills = 50, seed = randomInt(1_000_000)] = process.argv.slice(2).map(Number);
+console.log(`${kills} kills, seed ${seed}`);
+const chance = seeded(seed);
+const between = (low, high) => Math.round(low + chance() * (high - low));
+
 const today = '2026-03-02';
 const dir = mkdtempSync(join(tmpdir(), 'ready-stool-soak-'));
 const file = join(dir, 'register.sqlite');
-const env = { ...childEnv, NODE_ENV: 'production', READY_STOOL_DB: file, READY_STOOL_TODAY: today, TZ: 'UTC' };
+const profile = join(dir, 'profile');
+Object.assign(childEnv, { READY_STOOL_TODAY: today, TZ: 'UTC' });
+const env = { ...childEnv, NODE_ENV: 'production', READY_STOOL_DB: file };
 let port = 4410;
 while (!(await portFree(port, '127.0.0.1'))) port++;
 const url = `http://127.0.0.1:${port}`;
 const pause = (ms) => new Promise((later) => setTimeout(later, ms));
 
+async function until(what, isSo, mostMs = 60_000) {
+  const since = Date.now();
+  for (;;) {
+    const answer = await isSo();
+    if (answer) return answer;
+    if (Date.now() - since > mostMs) throw new Error(`waited in vain until ${what} (seed ${seed})`);
+    await pause(50);
+  }
+}
 async function start() {
   const child = spawn(process.execPath, [nextBin, 'start', '-p', String(port), '-H', '127.0.0.1'], {
     cwd: root,
     stdio: 'ignore',
     env,
   });
-  const since = Date.now();
-  for (;;) {
-    const up = await fetch(`${url}/api/health`).then(
-      (answer) => answer.ok,
-      () => false,
-    );
-    if (up) return child;
-    if (Date.now() - since > 60_000) throw new Error('the server did not answer within a minute');
-    await pause(50);
-  }
+  await until('the server answers', () =>
+    fetch(`${url}/api/health`)
+      .then((answer) => answer.ok)
+      .catch(() => false),
+  );
+  return child;
 }
 const end = (child, signal) =>
   new Promise((gone) => {
     child.once('exit', gone);
     child.kill(signal);
   });
+const launch = () => {
+  rmSync(join(profile, 'SingletonLock'), { force: true });
+  return puppeteer.launch({
+    executablePath: chromiumPath(),
+    userDataDir: profile,
+    defaultViewport: { width: 1280, height: 800 },
+    args: ['--no-sandbox', '--disable-gpu', '--no-first-run', '--disable-background-networking', '--disable-sync'],
+  });
+};
 const rows = (query, ...args) => {
   const db = new SQLite(file, { readonly: true });
   try {
@@ -54,120 +76,202 @@ const rows = (query, ...args) => {
     db.close();
   }
 };
+const put = (method, path, body) =>
+  fetch(url + path, { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
 
-Object.assign(childEnv, { READY_STOOL_TODAY: today, TZ: 'UTC' });
-node('--import', 'tsx', 'src/demo/load.ts', file);
-const people = rows('select id, name from person').map((p) => ({ ...p }));
-let lost = 0;
+/** Somebody new who is ready to be tested. */
+async function addPerson(name) {
+  const body = {
+    birthDate: '1950-05-06',
+    normTable: 'female',
+    heightCm: 165,
+    massKg: 64,
+    toComplete: [],
+    evenSo: true,
+  };
+  const { id } = await (await put('POST', '/api/v1/people', { name, ...body })).json();
+  const no = { disease: false, symptoms: false, uncontrolled: false, operation: false, changed: false, wasting: false };
+  const content = { kind: 'screening', answers: { active: true, ...no } };
+  await put('PUT', `/api/v1/entries/${randomUUID()}`, { personId: id, on: today, content });
+  return { id, name };
+}
 
-/** Sends one thing after another until the server is gone; whatever was acknowledged is written down. */
-async function sendUntilGone(acknowledged, isGone) {
-  for (let n = 0; !isGone(); n++) {
-    const person = people[n % people.length];
+/** Another tablet: sends one thing after another; whatever was acknowledged is written down. */
+async function sendUntil(isOver, acknowledged, personId) {
+  for (let n = 0; !isOver(); n++) {
     const key = randomUUID();
-    const reps = 3 + (n % 12);
     const events = [
       { kind: 'start' },
-      ...Array.from({ length: reps }, (_, i) => ({ kind: 'rep', atMs: 1000 * (i + 1) })),
+      ...Array.from({ length: 3 + (n % 12) }, (_, i) => ({ kind: 'rep', atMs: 1000 * (i + 1) })),
       { kind: 'stop', reason: 'asked-to' },
     ].map((e, seq) => ({ seq, atMs: 0, wallMs: 1_772_440_000_000, by: 'key', ...e }));
-    const head = { personId: person.id, test: 'chair-stand-30s', protocolVersion: 1, sittingDate: today, side: null };
-    const answer = await fetch(`${url}/api/v1/attempts/${key}`, {
-      method: 'PUT',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ ...head, conditions: { seatHeightCm: 43 }, events }),
+    const head = { personId, test: 'chair-stand-30s', protocolVersion: 1, sittingDate: today, side: null };
+    const answer = await put('PUT', `/api/v1/attempts/${key}`, {
+      ...head,
+      conditions: { seatHeightCm: 43 },
+      events,
     }).catch(() => null);
     if (answer?.ok) acknowledged.set(key, events.length);
+    await pause(20);
   }
 }
 
-const acknowledged = new Map();
-const broken = [];
-for (let kill = 0; kill < servers; kill++) {
-  const child = await start();
-  let gone = false;
-  const senders = Array.from({ length: 3 }, () => sendUntilGone(acknowledged, () => gone));
-  await pause(200 + ((kill * 197) % 1300));
-  await end(child, 'SIGKILL');
-  gone = true;
-  await Promise.all(senders);
-  const [{ integrity_check: state }] = rows('pragma integrity_check');
-  if (state !== 'ok') broken.push(state);
+/** What the register holds of somebody at a test. */
+const storedOf = ({ id }, test) =>
+  rows(
+    'select state, side, result_json from attempt where person_id = ? and test = ? order by side desc',
+    id,
+    test,
+  ).map(({ state, side, result_json }) => ({
+    ...{ state, side },
+    values: JSON.parse(result_json).tries.map((t) => t.value),
+  }));
+
+async function openTest(page, test, people) {
+  await page.goto(`${url}/test?test=${test}&${people.map((p) => `person=${p.id}`).join('&')}`, {
+    waitUntil: 'networkidle0',
+  });
+  for (;;) {
+    const shown = await page.waitForSelector('[data-testid=day-check], [role=img][aria-label^="The station"]');
+    await pause(900);
+    if (await shown.evaluate((e) => e.getAttribute('role') === 'img')) break;
+    await page.keyboard.press('w');
+    await page.waitForFunction((e) => !e.isConnected, {}, shown);
+  }
+  await page.keyboard.press('Space');
 }
+async function stopAll(page, lanes) {
+  await page.keyboard.press('Escape');
+  for (let n = 0; n < lanes; n++) {
+    const reason = await page.waitForSelector('::-p-xpath(//button[contains(normalize-space(.), "Asked to stop")])');
+    await reason.evaluate((button) => button.click());
+  }
+}
+
+/** Two on the chair stand, side by side. */
+const counts = {
+  test: 'chair-stand-30s',
+  people: 2,
+  async begin(page) {
+    await page.waitForSelector('[data-testid=practice]');
+    await pause(900);
+    await page.keyboard.press('Enter');
+    await page.waitForFunction(() =>
+      / left$/.test(document.querySelector('[data-testid=time-left]')?.textContent ?? ''),
+    );
+  },
+  async press(page) {
+    await page.keyboard.press(chance() < 0.5 ? '1' : '2');
+    await pause(between(40, 160));
+  },
+  painted: (page) => page.$$eval('[data-testid=count]', (all) => all.map((c) => [Number(c.textContent)])),
+  values: ([attempt]) => attempt?.values ?? [],
+  /** Of a count what was painted is part of what is there. */
+  missing: (painted, stored) => Math.max(0, painted[0] - (stored[0] ?? 0)),
+  // Away for longer than two seconds: kept, without a result.
+  async takeUp(page) {
+    await page.goto(`${url}/people`, { waitUntil: 'networkidle0' });
+  },
+  over: ['to-repeat', 'stopped', 'finished'],
+};
+
+/** One on one leg, both sides in turn. */
+const holds = {
+  test: 'one-leg',
+  people: 1,
+  async begin(page) {
+    await page.waitForSelector('[data-testid=run]');
+    await pause(900);
+  },
+  async press(page) {
+    await page.keyboard.press('Space');
+    await pause(between(350, 500));
+  },
+  painted: (page) =>
+    page.$$eval('[aria-label=Side]', ([sides]) => [
+      [...sides.querySelectorAll('button span')].flatMap((s) => s.textContent.match(/\d+\.?\d*/g) ?? []).map(Number),
+    ]),
+  values: (attempts) => attempts.flatMap((a) => a.values).filter((v) => v !== null),
+  missing: (painted, stored) => painted.filter((value) => !stored.includes(value)).length,
+  // Only the try that ran is lost: it goes on where it was.
+  async takeUp(page) {
+    await page.goto(`${url}/test`, { waitUntil: 'networkidle0' });
+    await page.waitForSelector('[data-testid=run]');
+    await pause(900);
+    await stopAll(page, 1);
+  },
+  over: ['stopped', 'finished'],
+};
+
+node('--import', 'tsx', 'src/demo/load.ts', file);
+let server = await start();
+let browser = await launch();
+const acknowledged = new Map();
+const killed = { server: 0, browser: 0 };
+let [painted, missing, doubled] = [0, 0, 0];
+const sender = await addPerson('Another Tablet');
+for (let kill = 0; kill < kills; kill++) {
+  const victim = kill % 2 === 0 ? 'browser' : 'server';
+  const kind = Math.floor(kill / 2) % 2 === 0 ? counts : holds;
+  const people = [];
+  for (let n = 0; n < kind.people; n++) people.push(await addPerson(`Kill ${kill} ${'AB'[n]}`));
+  let page = await browser.newPage();
+  await openTest(page, kind.test, people);
+  await kind.begin(page);
+  let over = false;
+  const sending = sendUntil(() => over, acknowledged, sender.id);
+  const pressUntil = async (moment) => {
+    while (Date.now() < moment) await kind.press(page);
+  };
+  await pressUntil(Date.now() + between(700, 4000));
+  let shown = await kind.painted(page);
+  killed[victim] += 1;
+  if (victim === 'browser') {
+    browser.process().kill('SIGKILL');
+    await pause(300);
+    browser = await launch();
+    page = await browser.newPage();
+    await pause(2000);
+    await kind.takeUp(page);
+  } else {
+    await end(server, 'SIGKILL');
+    // With a dead server the open page goes on.
+    await pressUntil(Date.now() + between(700, 2000));
+    shown = await kind.painted(page);
+    await stopAll(page, kind.people);
+    server = await start();
+  }
+  over = true;
+  await sending;
+  for (const [n, person] of people.entries()) {
+    const whole = () => {
+      const all = storedOf(person, kind.test);
+      const isOver = all.length > 0 && all.every((a) => kind.over.includes(a.state));
+      return isOver && kind.missing(shown[n], kind.values(all)) === 0;
+    };
+    // What waits in a browser may take some seconds to be sent; what is not there by then is lost.
+    await until('', whole, 30_000).catch(() => null);
+    const stored = storedOf(person, kind.test);
+    const sides = new Set(stored.map((a) => a.side));
+    if (sides.size !== stored.length) doubled += 1;
+    painted += kind === counts ? shown[n][0] : shown[n].length;
+    const lost = kind.missing(shown[n], kind.values(stored));
+    if (lost > 0)
+      console.log(`kill ${kill}, ${victim}, ${kind.test}: painted ${shown[n]}, there ${JSON.stringify(stored)}`);
+    missing += lost;
+  }
+  await page.close();
+}
+const [{ integrity_check: state }] = rows('pragma integrity_check');
 const stored = new Map(
   rows('select client_key, count(*) as n from attempt_event group by client_key').map((r) => [r.client_key, r.n]),
 );
-const missing = [...acknowledged].filter(([key, events]) => stored.get(key) !== events);
+const torn = [...acknowledged].filter(([key, events]) => stored.get(key) !== events);
 const half = rows('select client_key from attempt where client_key not in (select client_key from attempt_event)');
-lost += missing.length + half.length + broken.length;
 console.log(
-  `server killed ${servers} times: ${acknowledged.size} results acknowledged, ${missing.length} of them lost or not whole, ${half.length} half-written, ${broken.length} files broken`,
+  `server killed ${killed.server} times, browser ${killed.browser} times: ${painted} presses painted, ${missing} lost, ${doubled} attempts doubled; ${acknowledged.size} results acknowledged, ${torn.length} lost or not whole, ${half.length} half-written; the file is ${state}`,
 );
-
-const server = await start();
-let painted = 0;
-let doubled = 0;
-let short = 0;
-for (let kill = 0; kill < browsers; kill++) {
-  const profile = join(dir, 'profile');
-  const launch = () =>
-    puppeteer.launch({
-      executablePath: chromiumPath(),
-      userDataDir: profile,
-      defaultViewport: { width: 1280, height: 800 },
-      args: ['--no-sandbox', '--disable-gpu', '--no-first-run', '--disable-background-networking', '--disable-sync'],
-    });
-  const person = people.find((p) => p.name === 'Odile Brandvoll');
-  const before = new Set(
-    rows('select client_key from attempt where person_id = ?', person.id).map((r) => r.client_key),
-  );
-  let browser = await launch();
-  let page = await browser.newPage();
-  await page.goto(`${url}/test?person=${person.id}`, { waitUntil: 'networkidle0' });
-  const first = await page.waitForSelector('[data-testid=day-check], #seat-fault');
-  await pause(900);
-  if (await first.evaluate((e) => e.id === '')) {
-    await page.keyboard.press('w');
-    await page.waitForSelector('#seat-fault');
-    await pause(900);
-  }
-  await page.keyboard.press('Space');
-  await page.waitForSelector('[data-testid=practice]');
-  await pause(900);
-  await page.keyboard.press('Enter');
-  await page.waitForFunction(() => / left$/.test(document.querySelector('[data-testid=time-left]')?.textContent ?? ''));
-  const until = Date.now() + 1500 + ((kill * 677) % 4000);
-  let shown = 0;
-  while (Date.now() < until) {
-    await page.keyboard.press('Space');
-    shown = await page.$eval('[data-testid=count]', (c) => Number(c.textContent));
-    await pause(120);
-  }
-  browser.process().kill('SIGKILL');
-  await pause(300);
-  rmSync(join(profile, 'SingletonLock'), { force: true });
-  browser = await launch();
-  page = await browser.newPage();
-  await page.goto(`${url}/people`, { waitUntil: 'networkidle0' });
-  const since = Date.now();
-  let found = [];
-  while (Date.now() - since < 60_000) {
-    found = rows(
-      "select client_key, state, json_extract(result_json, '$.tries[0].value') as counted from attempt where person_id = ?",
-      person.id,
-    ).filter((r) => !before.has(r.client_key));
-    if (found.some((r) => r.state === 'to-repeat')) break;
-    await pause(200);
-  }
-  painted += shown;
-  if (found.length !== 1) doubled++;
-  short += Math.max(0, shown - (found[0]?.counted ?? 0));
-  await browser.close();
-}
-lost += doubled + short;
-console.log(
-  `browser killed ${browsers} times in a running test: ${painted} stands painted, ${short} of them lost, ${doubled} tries missing or there twice`,
-);
+await browser.close();
 await end(server, 'SIGTERM');
 rmSync(dir, { recursive: true, force: true, maxRetries: 5 });
-process.exit(lost === 0 ? 0 : 1);
+process.exit(missing + doubled + torn.length + half.length === 0 && state === 'ok' ? 0 : 1);

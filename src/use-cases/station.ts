@@ -1,5 +1,6 @@
 import { protocolById } from '../catalogue/protocols';
 import { toKit } from '../core/intake/cupboard';
+import { waitingLevels } from '../core/level/standing';
 import { seatHeights } from '../core/level/seat';
 import type { PersonRecord } from '../core/shapes/intake';
 import type { PersonId } from '../core/shapes/person';
@@ -10,7 +11,7 @@ import { readHelpers } from './helpers';
 import { readBook } from './norms';
 import { readPlace } from './places';
 import { recordsOf } from './readRecords';
-import { mindsOfPeople } from './readPeople';
+import { mindsOfPeople, readPerson } from './readPeople';
 import { type Desk } from './desk';
 
 /** People a station page takes along when no sitting was put together; more are found by name. */
@@ -59,6 +60,17 @@ export async function listStation(desk: Desk, asked: readonly PersonId[]) {
 export async function readStationRecord(desk: Desk, id: PersonId): Promise<PersonRecord | undefined> {
   const record = (await recordsOf(desk, [id])).get(id);
   return record && record.intakes.length > 0 ? remembered(record) : undefined;
+}
+
+/**
+ * What a result at the station opens: the levels that wait for a yes now, once the register has the attempt.
+ * @returns undefined where there is nobody of this id
+ */
+export async function readOpened(desk: Desk, id: PersonId, attempt: string) {
+  const view = await readPerson(desk, id);
+  if (!view) return undefined;
+  const has = view.attempts.some((a) => a.clientKey === attempt);
+  return { has, waiting: waitingLevels(view.standings) };
 }
 
 /** Only what readiness reads: contacts and medicines stay on the server. */

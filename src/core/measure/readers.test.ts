@@ -3,6 +3,7 @@ import { describe, expect, test } from 'vitest';
 import { protocols } from '../../catalogue/protocols';
 import { eventKindsOf, type AttemptEvent } from '../shapes/attempt';
 import type { Capture, Protocol } from '../shapes/protocol';
+import { dropsIn } from './drops';
 import { liveEvents } from './live';
 import { readTrial, ruledBy } from './readTrial';
 
@@ -106,6 +107,23 @@ describe('a distance', () => {
     const three = [reach(20, 0), reach(25, 0), reach(28, 1), reach(40, 2)];
     expect(value('reach-forward', ...three, end(9))).toBe(31);
     expect(value('reach-forward', ...three, { kind: 'caught', try: 2 }, end(9))).toBe(26.5);
+  });
+});
+
+describe('a pressure seated and standing', () => {
+  const reading = (id: string, answer: number, second?: number): Loose => ({ kind: 'stage', id, answer, second });
+  const drops = (...events: Loose[]) => dropsIn(of('stand-up-pressure'), list(...events));
+  test('15 of the upper or 7 of the lower figure from seated is past the limit (Shaw 2017, from memory)', () => {
+    expect(drops(reading('seated', 140, 80), reading('1 min', 126, 73), reading('3 min', 130, 76))).toEqual({
+      ...{ upper: 14, lower: 7, past: true },
+    });
+    expect(drops(reading('seated', 140, 80), reading('1 min', 126, 74))).toMatchObject({ lower: 6, past: false });
+    expect(drops(reading('seated', 140), reading('1 min', 125))).toEqual({ upper: 15, lower: null, past: true });
+  });
+  test('a lower figure left out once says nothing of the fall; one reading alone neither', () => {
+    expect(drops(reading('seated', 140, 80), reading('1 min', 139), reading('3 min', 139, 60))?.lower).toBeNull();
+    expect(drops(reading('seated', 140, 80))).toBeNull();
+    expect(dropsIn(of('four-stage'), list(reading('tandem', 4)))).toBeNull();
   });
 });
 

@@ -134,6 +134,8 @@ export interface Protocol {
   readonly calls?: readonly { readonly atS: number; readonly words: string }[];
   /** A tone each so many seconds, to move by. */
   readonly beatS?: number;
+  /** From a first reading of two figures: a fall of so much of either, in its unit, ends the day of testing. */
+  readonly dropLimits?: { readonly upper: number; readonly lower: number; readonly source: string };
   /** What may count beside the hand. */
   readonly device?: DeviceKind;
   /** What it takes besides a floor and a stopwatch. */

@@ -1,6 +1,5 @@
 'use client';
 import { useState, type ReactNode } from 'react';
-import { compareNames } from '../../core/math/names';
 import { useFound } from '../frame/useFound';
 import { StateMark } from '../drawing/stateMark';
 import { matching } from '../touch/matching';
@@ -8,6 +7,7 @@ import { dayWords } from '../words';
 import type { Held } from '../../core/intake/mayStart';
 import type { StationPerson } from './station';
 import { TextBox } from '../touch/field';
+import { byNeed } from './whoNext';
 
 /** Who sits down next: those who are due first, those held last, every row a big target. */
 export function ChoosePerson({
@@ -37,8 +37,10 @@ export function ChoosePerson({
   const here = new Set(everybody.map((p) => p.id));
   const elsewhere = others.filter((o) => !here.has(o.id));
   const holds = new Map(people.map((p) => [p.id, heldOf(p)]));
-  const rank = (p: StationPerson) => (holds.get(p.id) ? 2 : p.due || p.lastTestedOn === null ? 0 : 1);
-  const shown = people.filter((p) => found.has(p.id)).sort((a, b) => rank(a) - rank(b) || compareNames(a.name, b.name));
+  const shown = byNeed(
+    people.filter((p) => found.has(p.id)),
+    (p) => holds.get(p.id) != null,
+  );
   return (
     <div className="pt-5">
       <div className="flex flex-wrap items-end justify-between gap-4">
@@ -64,6 +66,9 @@ export function ChoosePerson({
           />
         </label>
       </div>
+      <p role="status" className="mt-1 text-sm">
+        Ready: from here on this page needs no server until a result is sent.
+      </p>
       {pickTest && <div className="mt-3">{pickTest}</div>}
       <ul className="mt-4 grid gap-x-6 border-t-2 border-ink lg:grid-cols-2">
         {shown.map((person) => {

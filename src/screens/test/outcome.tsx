@@ -4,6 +4,7 @@ import { amount, unitAfter } from '../../core/math/amount';
 import { toResult } from '../../core/measure/attempt';
 import { liveEvents } from '../../core/measure/live';
 import { paceOf } from '../../core/measure/pace';
+import { dropsIn } from '../../core/measure/drops';
 import { clockMs, countsFor, longestGapMs, hasCountdown } from '../../core/measure/phase';
 import { countedIn, repsIn, type Trial } from '../../core/measure/trial';
 import { scoreResult } from '../../core/score/scoreResult';
@@ -25,6 +26,7 @@ import type { RunNow } from './bench/useLanes';
 import { Rest } from './laneClock';
 import { laneLetters, type LaneNow } from './lanes';
 import { NotKept } from './notKept';
+import { Opens } from './opens';
 import type { StationPerson } from './station';
 
 interface OutcomeProps {
@@ -34,6 +36,7 @@ interface OutcomeProps {
   readonly again: (people: readonly StationPerson[]) => void;
   readonly checkAgain: (person: StationPerson) => void;
   readonly next: () => void;
+  readonly following: readonly StationPerson[];
 }
 
 /** After these nobody goes on as if nothing had been: somebody looks after them first. */
@@ -41,8 +44,15 @@ const looksAfter: ReadonlySet<StopReason> = new Set(['unwell', 'pain', 'unsteady
 const isUnwell = ({ runs }: LaneNow): boolean =>
   runs.some(({ lane }) => lane.trial.stopReason !== null && looksAfter.has(lane.trial.stopReason));
 
+const fallWords = (by: number, which: 'upper' | 'lower'): string =>
+  by < 0
+    ? `the ${which} figure rose by ${-by}`
+    : by === 0
+      ? `the ${which} figure stayed`
+      : `the ${which} figure fell by ${by}`;
+
 /** What came of it for everybody who was tested together, and the one next thing. */
-export function Outcome({ lanes, protocol, emergencyNumber, again, checkAgain, next }: OutcomeProps) {
+export function Outcome({ lanes, protocol, emergencyNumber, again, checkAgain, next, following }: OutcomeProps) {
   const [away, setAway] = useState(false);
   const many = lanes.length > 1;
   const unwell = lanes.filter(isUnwell);
@@ -87,8 +97,23 @@ export function Outcome({ lanes, protocol, emergencyNumber, again, checkAgain, n
             Repeat the test{many ? `: ${toRepeat.map((l) => l.short).join(', ')}` : ''}
           </Button>
         )}
-        <Button look={many && done ? 'main' : 'line'} className="min-h-16 text-xl" hotkey="N" onClick={next}>
-          {many ? 'Next people' : 'Next person'}
+        {following.length > 0 && (
+          <Button
+            look={many && done ? 'main' : 'line'}
+            className="min-h-16 text-xl"
+            hotkey="N"
+            onClick={() => again(following)}
+          >
+            Next: {following.map((p) => p.name).join(' and ')}
+          </Button>
+        )}
+        <Button
+          look={following.length > 0 ? 'plain' : many && done ? 'main' : 'line'}
+          className="min-h-16 text-xl"
+          hotkey={following.length > 0 ? 'O' : 'N'}
+          onClick={next}
+        >
+          {following.length > 0 ? 'Somebody else' : many ? 'Next people' : 'Next person'}
         </Button>
         {swap && (
           <Button look="line" className="min-h-16 text-xl" onClick={swap.press}>
@@ -126,6 +151,8 @@ function LaneOutcome({
   const others = lane.runs.filter((r) => !finished.includes(r) && !toAgree.includes(r));
   const to = lane.active.lane.trial.movedTo;
   const givenTo = to === null ? null : (lanes.find((l) => l.active.kept.personId === to)?.name ?? 'somebody else');
+  const drops = dropsIn(protocol, lane.active.lane.events);
+  const fell = drops?.past === true;
   const reopened = lane.runs.length > 1 ? finished.at(-1) : lane.active;
   return (
     <section
@@ -144,6 +171,19 @@ function LaneOutcome({
       </h1>
       {givenTo && <p className="text-lg font-bold">Kept for {givenTo}: the names were swapped.</p>}
       {finished.length > 0 && <Results runs={finished} protocol={protocol} many={many} person={lane.person} />}
+      {finished[0] && <Opens run={finished[0]} />}
+      {drops && (
+        <p
+          className={`mt-3 text-lg ${fell ? 'border-l-8 border-stop bg-board p-4 font-bold' : ''}`}
+          data-testid="drops"
+        >
+          {fallWords(drops.upper, 'upper')}
+          {drops.lower !== null && `, ${fallWords(drops.lower, 'lower')}`}.
+          {fell &&
+            ` From ${protocol.dropLimits?.upper ?? ''} of the upper or ${protocol.dropLimits?.lower ?? ''} of the lower: not today. Seat them, stay with them; somebody licensed is told.`}
+          {protocol.dropLimits && <span className="text-sm font-normal"> {protocol.dropLimits.source}</span>}
+        </p>
+      )}
       {toAgree.map((run) => (
         <Agree key={run.kept.clientKey} run={run} protocol={protocol} many={many} />
       ))}
@@ -154,6 +194,11 @@ function LaneOutcome({
         {reopened && finished.includes(reopened) && mayReopen(reopened, protocol) && (
           <Button look="plain" onClick={() => reopened.press({ do: 'reopen' }, 'touch')}>
             Take the last answer back
+          </Button>
+        )}
+        {checkAgain && !isUnwell(lane) && fell && (
+          <Button look="line" className="min-h-16 text-xl" onClick={checkAgain}>
+            To the check of the day
           </Button>
         )}
         {checkAgain && isUnwell(lane) && (

@@ -27,12 +27,25 @@ interface Props {
   /** Opens the check of the day of somebody who sat down and says they are well again. */
   readonly checkAgain: (person: StationPerson) => void;
   readonly next: () => void;
+  /** Who sits down next, as many as sit here; empty where everybody here has had this test. */
+  readonly following: readonly StationPerson[];
   /** Begins the same anew with the two the other way round; nothing was measured yet. */
   readonly swap: (() => void) | null;
 }
 
 /** Everybody who is tested together, from the practice to what came of it. */
-export function RunGroup({ runs, protocol, people, seatsCm, emergencyNumber, again, checkAgain, next, swap }: Props) {
+export function RunGroup({
+  runs,
+  protocol,
+  people,
+  seatsCm,
+  emergencyNumber,
+  again,
+  checkAgain,
+  next,
+  following,
+  swap,
+}: Props) {
   const now = useLanes(runs, protocol);
   const [picked, pick] = useState<ReadonlyMap<number, number>>(new Map());
   const lanes = asLanes(now, people, picked);
@@ -73,6 +86,7 @@ export function RunGroup({ runs, protocol, people, seatsCm, emergencyNumber, aga
       again={again}
       checkAgain={checkAgain}
       next={next}
+      following={following}
     />
   );
 }

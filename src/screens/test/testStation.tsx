@@ -33,6 +33,7 @@ import { SetUpScreen } from './setUp';
 import { askHall, askRecord, rulesOf, sendEntry } from './bench/sending';
 import type { SetUp, StationPerson } from './station';
 import { takeUp } from './bench/takeUp';
+import { nextUp } from './whoNext';
 
 interface Props {
   readonly people: readonly StationPerson[];
@@ -92,6 +93,8 @@ export function TestStation({
   // What was noted at this station since the page came, what still waits in this browser, and what others noted.
   const [noted, setNoted] = useState<readonly Entry[]>([]);
   const [records, setRecords] = useState<ReadonlyMap<string, PersonRecord>>(new Map());
+  // Who was at which test here, so that the next one is somebody else.
+  const [had, setHad] = useState<ReadonlySet<string>>(new Set());
   const [checkAgain, setCheckAgain] = useState<string | null>(null);
   const [asking, setAsking] = useState(false);
   const [number, setNumber] = useState(emergencyNumber);
@@ -196,6 +199,7 @@ export function TestStation({
   const begin = async (runs: readonly Run[]) => {
     for (const { kept } of runs)
       await keepAttempt(kept).catch((error: unknown) => console.error('Not kept here, only sent:', error));
+    setHad((now) => new Set([...now, ...runs.map(({ kept }) => placeOf(kept.test, kept.personId))]));
     setPhase({ kind: 'run', runs });
   };
 
@@ -256,6 +260,9 @@ export function TestStation({
       const [first] = runs;
       if (!first) throw new RangeError('TestStation: nothing runs');
       const lanes = new Set(runs.map((r) => r.kept.lane));
+      const hadThis = new Set(people.flatMap((p) => (had.has(placeOf(first.kept.test, p.id)) ? [p.id] : [])));
+      for (const { kept } of runs) hadThis.add(kept.personId);
+      const following = nextUp(people, (p) => startOf(p).held !== null, hadThis, lanes.size);
       return (
         <RunGroup
           key={runs.map((r) => r.kept.clientKey).join(' ')}
@@ -270,12 +277,15 @@ export function TestStation({
             setCheckAgain(person.id);
           }}
           next={() => choose([])}
+          following={following}
           swap={lanes.size === 2 && runs.length === 2 ? () => void begin(swapped(runs)) : null}
         />
       );
     }
   }
 }
+
+const placeOf = (test: string, personId: string): string => `${test} ${personId}`;
 
 /** People as they were asked for, from left to right. */
 const inOrder = (people: readonly StationPerson[], ids: readonly string[]): StationPerson[] =>

@@ -38,6 +38,7 @@ export const standUpPressure = {
   },
   plan: { on: 'armchair', rail: 'side', spotter: 'ahead' },
   taps: { start: 'they stand' },
+  dropLimits: { upper: 15, lower: 7, source: 'Shaw et al. 2017, from a seated start; from memory' },
   offers: [],
   notCountedIf: ['talked or crossed the legs while seated', 'under 5 minutes seated'],
   stopAt: ['light-headed, blurred or pale: seat them'],

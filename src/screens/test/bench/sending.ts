@@ -5,6 +5,7 @@ import type { Protocol } from '../../../core/shapes/protocol';
 import { isOver, phaseOf } from '../../../core/measure/phase';
 import type { AttemptEvent } from '../../../core/shapes/attempt';
 import type { IsoDate } from '../../../core/shapes/facts';
+import type { Level } from '../../../core/level/answer';
 import type { PersonRecord } from '../../../core/shapes/intake';
 import {
   changeKept,
@@ -172,4 +173,12 @@ export async function askHall(): Promise<HallNow | null> {
 /** What was noted of somebody on any device so far, where the server says so within a second. */
 export async function askRecord(personId: string): Promise<(HallNow & { readonly record: PersonRecord }) | null> {
   return ask(`/api/station/${personId}`);
+}
+
+/** What a result opens, where the server has it and says so within a second. */
+export async function askOpened(personId: string, clientKey: string): Promise<readonly Level[] | null> {
+  const said = await ask<{ readonly has: boolean; readonly waiting: readonly Level[] }>(
+    `/api/station/${personId}/levels?attempt=${clientKey}`,
+  );
+  return said?.has === true ? said.waiting : null;
 }
