@@ -43,6 +43,12 @@ const programs = ['scripts', 'interface', 'devices'].map(file);
 const looks = ['screens'].map(file);
 const forms = ['intake', 'scores', 'lanes'].map(file);
 // Server and browser are killed by chance; the seed is printed, and `npm run soak -- 5 seed` does it again.
-await beside([[...vitest, 'unit']], [[...e2e, ...programs], ['scripts/soak.mjs', '5']]);
+await beside(
+  [[...vitest, 'unit']],
+  [
+    [...e2e, ...programs],
+    ['scripts/soak.mjs', '5'],
+  ],
+);
 await beside([[...e2e, ...looks]], [[...e2e, ...forms]]);
 node(...e2e, ...[...programs, ...looks, ...forms].flatMap((name) => ['--exclude', name]));
