@@ -101,7 +101,8 @@ export function SetUpScreen({
       : sentenceIn('Write the height of the seat: 30 to 60 cm.', units);
   const alone = (one: Seated): readonly string[] => (many ? ownLaneReasons(one.known, one.person.handsLast) : []);
   const open = (one: Seated): boolean => alone(one).length > 0 && !todayOf(one).although;
-  const devices = useDevices(protocol.device);
+  // Where somebody is held nothing is set up, and no device is listened to.
+  const devices = useDevices(seated.some((one) => one.held) ? undefined : protocol.device);
   const deviceOf = (one: Seated): string | null => {
     const { device } = todayOf(one);
     const own = devices.find((d) => d.state === 'heard' && d.id.endsWith(`-${seated.indexOf(one) + 1}`));
