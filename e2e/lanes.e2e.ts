@@ -298,7 +298,7 @@ test('two on one leg need a spotter each: without one it is said, with one ticke
   await tick?.click();
   await says(page, 'main', 'since 2 Mar 2026, this device');
   await page.goto(`${hall.server.url}/test?test=one-leg&${ids.map((id) => `person=${id}`).join('&')}`, {
-    waitUntil: 'networkidle0',
+    waitUntil: 'load',
   });
   await says(page, 'main', 'B spotted by');
   await settled(page);

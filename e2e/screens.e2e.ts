@@ -297,7 +297,7 @@ test('the lane: axe finds nothing, words reach 7 to 1, targets are 96 px and up,
   const { page } = watched;
   const looked = async () => expect([...(await findings(page)).violations, ...(await looksWrong(page, 7))]).toEqual([]);
   await page.setViewport({ width: 1280, height: 800 });
-  await page.goto(`${server.url}/test?person=${ids['Odile Brandvoll'] ?? ''}`, { waitUntil: 'networkidle0' });
+  await page.goto(`${server.url}/test?person=${ids['Odile Brandvoll'] ?? ''}`, { waitUntil: 'load' });
   await wellToday(page);
   await looked();
   await page.keyboard.press('Space');
@@ -348,7 +348,7 @@ test('at 200 % and on a phone held sideways Start, the count and the answers are
     }
   };
   await page.setViewport({ width: 640, height: 400 });
-  await page.goto(`${server.url}/test?person=${ids['Tomasz Rekkedal'] ?? ''}`, { waitUntil: 'networkidle0' });
+  await page.goto(`${server.url}/test?person=${ids['Tomasz Rekkedal'] ?? ''}`, { waitUntil: 'load' });
   await wellToday(page);
   await page.keyboard.press('Space');
   await page.waitForSelector('[data-testid=practice]');
@@ -402,7 +402,7 @@ test.each([
     await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
   };
   const people = names.map((name) => `person=${ids[name] ?? ''}`).join('&');
-  await page.goto(`${server.url}/test?test=${test}&${people}`, { waitUntil: 'networkidle0' });
+  await page.goto(`${server.url}/test?test=${test}&${people}`, { waitUntil: 'load' });
   for (;;) {
     const first = await page.waitForSelector('[data-testid=day-check], [role=img][aria-label^="The station"]');
     if (await first?.evaluate((e) => e.getAttribute('role') === 'img')) break;
