@@ -21,7 +21,7 @@ function hall() {
 describe('what devices say', () => {
   test('is passed on to those who listen to that device, once however often it is sent', () => {
     const { hub, told, tell, say } = hall();
-    const listening = listenToDevices(['seat-1', 'seat-2'], tell, hub);
+    const listening = listenToDevices(['seat-1', 'seat-2'], tell, () => undefined, hub);
     expect(say(1)).toEqual({ kind: 'heard', fresh: 1, listening: 1 });
     expect(say(1, { sentMs: 9 })).toEqual({ kind: 'heard', fresh: 0, listening: 1 });
     expect(say(2, {}, 'seat-3')).toEqual({ kind: 'heard', fresh: 1, listening: 0 });
@@ -43,7 +43,7 @@ describe('what devices say', () => {
     pass(29_000);
     say(2);
     pass(900);
-    listenToDevices(['seat-1'], tell, hub);
+    listenToDevices(['seat-1'], tell, () => undefined, hub);
     expect(told.map(({ ageMs, events }) => [ageMs, events[0]?.n])).toEqual([
       [29_900, 1],
       [900, 2],
@@ -52,8 +52,11 @@ describe('what devices say', () => {
 
   test('of a lane that is not there, in words of another device, or after it was sent is refused where it stands', () => {
     const { hub, tell, say } = hall();
-    expect(listenToDevices(['seat-1', 'seat-7'], tell, hub)).toEqual({ kind: 'unknown', devices: ['seat-7'] });
-    expect(listenToDevices([], tell, hub)).toEqual({ kind: 'unknown', devices: [] });
+    expect(listenToDevices(['seat-1', 'seat-7'], tell, () => undefined, hub)).toEqual({
+      kind: 'unknown',
+      devices: ['seat-7'],
+    });
+    expect(listenToDevices([], tell, () => undefined, hub)).toEqual({ kind: 'unknown', devices: [] });
     expect(say(5, {}, 'steps-1')).toEqual({
       kind: 'rejected',
       errors: [{ path: '/events/0/kind', message: 'steps-1 says step, alive' }],
@@ -65,9 +68,17 @@ describe('what devices say', () => {
     expect(say(5, { speed: 3 })).toMatchObject({ kind: 'rejected', errors: [{ path: '/speed' }] });
   });
 
+  test('ends for all who listen when the server is told to go', () => {
+    const { hub, tell, say } = hall();
+    let ended = 0;
+    listenToDevices(['seat-1'], tell, () => (ended += 1), hub);
+    hub.hangUp();
+    expect([ended, say(1)]).toEqual([1, { kind: 'heard', fresh: 1, listening: 0 }]);
+  });
+
   test('to more pages than can be told at once is not', () => {
     const { hub, tell } = hall();
-    for (let i = 0; i < 24; i++) listenToDevices(['seat-1'], tell, hub);
-    expect(listenToDevices(['seat-1'], tell, hub)).toEqual({ kind: 'too-many' });
+    for (let i = 0; i < 24; i++) listenToDevices(['seat-1'], tell, () => undefined, hub);
+    expect(listenToDevices(['seat-1'], tell, () => undefined, hub)).toEqual({ kind: 'too-many' });
   });
 });

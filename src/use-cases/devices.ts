@@ -28,6 +28,8 @@ type Tell = (news: DeviceNews) => void;
 interface Listener {
   readonly devices: ReadonlySet<string>;
   readonly tell: Tell;
+  /** Told when the server ends. */
+  readonly ended: () => void;
 }
 
 /** The devices of a hall and whoever listens to them; a test makes one of its own. */
@@ -64,8 +66,8 @@ export class DeviceHub {
   }
 
   /** Tells what was said a moment ago, and from now on; the answer ends it. */
-  listen(devices: readonly string[], tell: Tell): () => void {
-    const listener: Listener = { devices: new Set(devices), tell };
+  listen(devices: readonly string[], tell: Tell, ended: () => void = () => undefined): () => void {
+    const listener: Listener = { devices: new Set(devices), tell, ended };
     const nowMs = this.nowMs();
     for (const id of devices)
       for (const { batch, atMs } of this.devices.get(id)?.heard ?? [])
@@ -75,12 +77,25 @@ export class DeviceHub {
       this.listeners.delete(listener);
     };
   }
+
+  /** Ends every line: a server that is told to go waits for those that are open. */
+  hangUp(): void {
+    for (const { ended } of this.listeners) ended();
+    this.listeners.clear();
+  }
 }
 
 const shared = globalThis as typeof globalThis & { readyStoolDevices?: DeviceHub };
 
 /** The devices of this server; bundled chunks share them through `globalThis`. */
-const theDevices = (): DeviceHub => (shared.readyStoolDevices ??= new DeviceHub(() => performance.now()));
+function theDevices(): DeviceHub {
+  if (!shared.readyStoolDevices) {
+    const hub = new DeviceHub(() => performance.now());
+    shared.readyStoolDevices = hub;
+    for (const signal of ['SIGTERM', 'SIGINT'] as const) process.on(signal, () => hub.hangUp());
+  }
+  return shared.readyStoolDevices;
+}
 
 export type HearDevice =
   | { readonly kind: 'heard'; readonly fresh: number; readonly listening: number }
@@ -109,9 +124,14 @@ export type ListenToDevices =
   | { readonly kind: 'unknown'; readonly devices: readonly string[] }
   | { readonly kind: 'too-many' };
 
-export function listenToDevices(devices: readonly string[], tell: Tell, hub = theDevices()): ListenToDevices {
+export function listenToDevices(
+  devices: readonly string[],
+  tell: Tell,
+  ended: () => void,
+  hub = theDevices(),
+): ListenToDevices {
   const unknown = devices.filter((id) => !deviceIds.includes(id));
   if (unknown.length > 0 || devices.length === 0) return { kind: 'unknown', devices: unknown };
   if (hub.listening >= mostListening) return { kind: 'too-many' };
-  return { kind: 'listening', end: hub.listen(devices, tell) };
+  return { kind: 'listening', end: hub.listen(devices, tell, ended) };
 }

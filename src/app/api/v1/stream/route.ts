@@ -13,7 +13,13 @@ export const GET = guarded(noPath, (_desk, _path, request) => {
   // What is told again before the stream is open waits for it.
   const waiting: DeviceNews[] = [];
   let tell = (news: DeviceNews): void => void waiting.push(news);
-  const listening = listenToDevices(asked, (news) => tell(news));
+  let end: () => void = () => undefined;
+  let leave: () => void = () => undefined;
+  const listening = listenToDevices(
+    asked,
+    (news) => tell(news),
+    () => end(),
+  );
   if (listening.kind === 'too-many')
     return Promise.resolve(problem(503, 'As many pages listen as can be told at once. Close one and try again.'));
   if (listening.kind === 'unknown')
@@ -28,24 +34,28 @@ export const GET = guarded(noPath, (_desk, _path, request) => {
         },
       ]),
     );
-  let end: () => void = () => undefined;
   const body = new ReadableStream<Uint8Array>({
     start(controller) {
       const say = (line: string) => controller.enqueue(text.encode(line));
       const beat = setInterval(() => say(': still here\n\n'), sayEveryMs);
-      end = () => {
+      let open = true;
+      leave = () => {
+        open = false;
         clearInterval(beat);
         listening.end();
+      };
+      end = () => {
+        if (!open) return;
+        leave();
+        controller.close();
       };
       tell = (news) => say(`data: ${JSON.stringify(news)}\n\n`);
       say('retry: 1000\n\n');
       for (const news of waiting) tell(news);
-      request.signal.addEventListener('abort', () => {
-        end();
-        controller.close();
-      });
+      request.signal.addEventListener('abort', () => end());
     },
-    cancel: () => end(),
+    // Whoever listened went away: there is nothing left to close.
+    cancel: () => leave(),
   });
   return Promise.resolve(
     new Response(body, { headers: { 'content-type': 'text/event-stream', 'cache-control': 'no-cache, no-transform' } }),
