@@ -74,6 +74,7 @@ describe('what devices say', () => {
     listenToDevices(['seat-1'], tell, () => (ended += 1), hub);
     hub.hangUp();
     expect([ended, say(1)]).toEqual([1, { kind: 'heard', fresh: 1, listening: 0 }]);
+    expect(listenToDevices(['seat-1'], tell, () => undefined, hub)).toEqual({ kind: 'too-many' });
   });
 
   test('to more pages than can be told at once is not', () => {

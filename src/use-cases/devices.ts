@@ -37,6 +37,7 @@ export class DeviceHub {
   private readonly devices = new Map<string, Device>();
   private readonly listeners = new Set<Listener>();
   private readonly nowMs: () => number;
+  isOver = false;
 
   constructor(nowMs: () => number) {
     this.nowMs = nowMs;
@@ -78,8 +79,9 @@ export class DeviceHub {
     };
   }
 
-  /** Ends every line: a server that is told to go waits for those that are open. */
+  /** Ends every line, and takes no other: a server that is told to go waits for those that are open. */
   hangUp(): void {
+    this.isOver = true;
     for (const { ended } of this.listeners) ended();
     this.listeners.clear();
   }
@@ -132,6 +134,6 @@ export function listenToDevices(
 ): ListenToDevices {
   const unknown = devices.filter((id) => !deviceIds.includes(id));
   if (unknown.length > 0 || devices.length === 0) return { kind: 'unknown', devices: unknown };
-  if (hub.listening >= mostListening) return { kind: 'too-many' };
+  if (hub.isOver || hub.listening >= mostListening) return { kind: 'too-many' };
   return { kind: 'listening', end: hub.listen(devices, tell, ended) };
 }
