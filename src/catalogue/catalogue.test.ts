@@ -1,8 +1,9 @@
 import { readFileSync } from 'node:fs';
-import { expect, test } from 'vitest';
-import { limiterKinds } from '../core/shapes/facts';
-import type { Need } from '../core/shapes/ladder';
+import { describe, expect, test } from 'vitest';
+import { limiterKinds, type Pattern } from '../core/shapes/facts';
+import type { LimiterRow, Need, Rung } from '../core/shapes/ladder';
 import { ladders } from './ladders';
+import { openAllTheSame } from './limiters/byLoad';
 import { limiterRows } from './limiters/limiters';
 import { protocols } from './protocols';
 import { levelRules } from './rules';
@@ -76,4 +77,71 @@ test('every limiter kind has a row, and closes only tests that exist', () => {
 test('every measured fact reads a test that exists', () => {
   const ids = protocols.map((p) => p.id);
   for (const { test } of levelRules.measured) expect(ids).toContain(test);
+});
+
+describe('limiters and rungs', () => {
+  const rungs = ladders.flatMap(({ pattern, rungs: of }) =>
+    of.map((rung) => ({ code: `${pattern}${rung.rung}`, pattern, rung })),
+  );
+  const has = ({ flags = [], load, stance, floor }: Rung): readonly string[] => [
+    ...flags,
+    ...(load ? ['weight'] : []),
+    ...(stance === 'one-leg' ? ['one-leg'] : []),
+    ...(floor ? ['floor'] : []),
+  ];
+  const closes = (row: LimiterRow, code: string): boolean =>
+    row.closes[code[0] as Pattern]?.some(([from, to]) => from <= Number(code[1]) && Number(code[1]) <= to) === true;
+
+  test('what the sentence of a limiter forbids, the rung that has it in its own words is closed', () => {
+    const faults = limiterRows.flatMap((row) =>
+      rungs.flatMap(({ code, rung }) => {
+        const forbidden = has(rung).filter((flag) => row.forbids?.some((f) => f === flag));
+        // Rows of one kind add up: a weaker one holds whenever the stronger does.
+        const together = limiterRows.filter(
+          (r) => r.kind === row.kind && r.forDays === row.forDays && (r.painAtLeast ?? 0) <= (row.painAtLeast ?? 10),
+        );
+        const closed = closes(row, code) || together.some((r) => closes(r, code));
+        return forbidden.length > 0 && !closed ? [`${row.title}: ${code} has ${forbidden.join(', ')}`] : [];
+      }),
+    );
+    expect(faults).toEqual([]);
+  });
+
+  test('what a pain closes follows from what the rungs load, but for three that are written down with why', () => {
+    expect(openAllTheSame.map(({ joint, rung }) => `${joint} ${rung}`)).toEqual(['knee S2', 'back H1', 'back H2']);
+    for (const { why } of openAllTheSame) expect(why.length).toBeGreaterThan(10);
+    const spans = (kind: string, painAtLeast: number) =>
+      rungs
+        .filter(({ code }) =>
+          limiterRows.some((r) => r.kind === kind && (r.painAtLeast ?? 99) <= painAtLeast && closes(r, code)),
+        )
+        .map(({ code }) => code)
+        .join(' ');
+    // As the table of common practice has them, no published source.
+    expect(spans('knee-pain', 3)).toBe('S6 S8 S9 L4 L5 L6 L7 L8 H7 H8');
+    expect(spans('knee-pain', 5)).toBe('S3 S4 S5 S6 S7 S8 S9 L2 L3 L4 L5 L6 L7 L8 H5 H6 H7 H8');
+    expect(spans('hip-pain', 4)).toBe('S6 S7 S8 S9 L4 L5 L6 L7 L8 H5 H6 H7 H8 B5 B6');
+    expect(spans('back-pain', 4)).toBe('S8 S9 L7 L8 H4 H5 H6 H7 H8 B4 B5 B6');
+    expect(spans('back-pain', 6)).toBe('S7 S8 S9 L4 L5 L6 L7 L8 H3 H4 H5 H6 H7 H8 B2 B3 B4 B5 B6');
+    expect(spans('ankle-pain', 4)).toBe('S8 S9 L5 L6 L7 L8 H6 H7 H8');
+  });
+
+  test('no limiter leaves a rung open above one it closes, but for what is written down', () => {
+    const left = limiterRows.flatMap((row) =>
+      ladders.flatMap(({ pattern, rungs: of }) => {
+        const closed = of.map(({ rung }) => closes(row, `${pattern}${rung}`));
+        const from = closed.indexOf(true);
+        return from < 0
+          ? []
+          : of.flatMap(({ rung }, i) => (i > from && !closed[i] ? [`${row.title}: ${pattern}${rung}`] : []));
+      }),
+    );
+    expect(left).toEqual(['knee pain from 3: S7', 'Parkinson’s, stroke, MS or similar, not released: L4']);
+  });
+
+  test('hands are named in a rung only where the movement fixes them, so that no card says two counts', () => {
+    const named = rungs.filter(({ rung }) => /\b(two|both|one) hands?\b|fingertips/i.test(rung.name));
+    for (const { code, rung } of named)
+      expect([code, rung.support !== undefined || rung.freest !== undefined]).toEqual([code, true]);
+  });
 });

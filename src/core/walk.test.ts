@@ -34,7 +34,15 @@ test('twelve presses become S5, step by step, as the readme of the core tells it
       testedOn: on,
       results: [result, positions],
     },
-    ...{ readiness: 'ready', limiters: [], falls12m: 0, injuredInFall: false, lastFallOn: null, walkingAid: 'none' },
+    ...{
+      askFirstKind: 'symptoms',
+      readiness: 'ready',
+      limiters: [],
+      falls12m: 0,
+      injuredInFall: false,
+      lastFallOn: null,
+      walkingAid: 'none',
+    },
     ...{ aidIndoors: false, floorSlides: true, sitsUnsupported: true, heelDownAtTarget: false, sessionsLogged: 4 },
     ...{ shown: [], lastConfirmed: [], style: 'hips-back', impactCleared: false },
     kit: {
@@ -44,10 +52,10 @@ test('twelve presses become S5, step by step, as the readme of the core tells it
   };
   const answer = assignLevels(levelRules, facts);
   const squat = answer.levels[0];
-  expect(squat?.code).toBe('S5/43/h@5x1');
+  expect(squat?.code).toBe('S5/43/h@5x2');
   expect(squat?.blockers.filter((b) => b.rung === 6).map((b) => b.fact)).toEqual(['fourStage']);
   const before = standingsOf(levelRules.ladders, answer, [], on);
-  expect(waitingLevels(before)[0]?.code).toBe('S5/43/h@5x1');
+  expect(waitingLevels(before)[0]?.code).toBe('S5/43/h@5x2');
   const decided = answer.levels.map((level) => ({ decidedOn: on, kind: 'test' as const, level }));
-  expect(trainedLevels(standingsOf(levelRules.ladders, answer, decided, on))[0]?.code).toBe('S5/43/h@5x1');
+  expect(trainedLevels(standingsOf(levelRules.ladders, answer, decided, on))[0]?.code).toBe('S5/43/h@5x2');
 });

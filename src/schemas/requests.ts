@@ -1,5 +1,6 @@
 import { ValidationError, type AnyObject, type InferType, type TestContext } from 'yup';
 import {
+  askFirstKinds,
   coachingStyles,
   limiterKinds,
   outcomes,
@@ -170,6 +171,7 @@ export const levelsRequest = (protocols: readonly Protocol[]) =>
     testedOn: day(),
     results: listOf(resultFields(protocols), 1000),
     readiness: oneOf(readinessOutcomes),
+    askFirstKind: oneOf(askFirstKinds),
     limiters: listOf(limiterFields(), 50),
     falls12m: wholeIn(0, 100),
     injuredInFall: yesNo(),

@@ -43,6 +43,11 @@ export const limiterWords: Readonly<Record<LimiterKind, string>> = {
   'head-low': 'head must not be low',
   neurological: 'Parkinson’s, stroke, MS or similar',
   'recent-surgery': 'surgery in the last 12 weeks',
+  'height-lost': 'over 4 cm of height lost',
+  'poor-sight': 'poor sight',
+  'lost-limb': 'a lost limb, or a brace',
+  'blood-thinner': 'takes a blood thinner',
+  other: 'something else',
 };
 
 export const isPain = (kind: LimiterKind): boolean => kind.endsWith('-pain');

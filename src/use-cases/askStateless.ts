@@ -228,6 +228,7 @@ function toFacts(sent: LevelsRequest, testedOn: IsoDate, results: readonly TestR
     testedOn,
     results,
     readiness: sent.readiness ?? 'ready',
+    askFirstKind: sent.askFirstKind ?? 'symptoms',
     limiters: numb ? [...limiters, { kind: 'numb-feet' }] : limiters,
     falls12m: sent.falls12m ?? 0,
     injuredInFall: sent.injuredInFall ?? false,

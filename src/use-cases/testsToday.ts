@@ -7,5 +7,11 @@ import { type Desk } from './desk';
 
 /** Every test with what closes it for this person in this hall today. */
 export async function testsToday(desk: Desk, { known }: PersonView): Promise<TestOpen[]> {
-  return testsOpen(protocols, known, (await readRules(desk)).levels.limiters, (await readPlace(desk)).cupboard);
+  return testsOpen(
+    protocols,
+    known,
+    (await readRules(desk)).levels.limiters,
+    (await readPlace(desk)).cupboard,
+    desk.today(),
+  );
 }

@@ -1,3 +1,4 @@
+import type { Pattern, Support } from '../../core/shapes/facts';
 import type { Need, SeenFactId } from '../../core/shapes/ladder';
 import { sources } from '../sources';
 
@@ -34,3 +35,30 @@ export const sits: Need = { kind: 'person', seen: 'sitsUnsupported', why: 'sits 
 
 /** Something the hall has; without it only this rung is closed. */
 export const here = (seen: SeenFactId, why: string): Need => ({ kind: 'place', seen, why, ...practice });
+
+/** Something fixed within reach: a rail, or a chair whose seat touches the wall. */
+export const hold: Need = {
+  kind: 'place',
+  why: 'something fixed within reach',
+  ...practice,
+  anyOf: [here('kit.rail', 'a rail or counter'), here('kit.chair', 'a chair, its seat to the wall')],
+};
+
+/** Clean twice in classes, on the rung under it. */
+export const shown = (pattern: Pattern, rung: number): Need => ({
+  kind: 'person',
+  shown: { pattern, rung },
+  why: `clean in two classes on ${pattern}${rung}`,
+  ...practice,
+});
+
+/** Balance lets the hands be at least this free. */
+export const hands = (support: Support, why: string): Need => ({ kind: 'person', support, why, ...practice });
+
+/** No fall that hurt, nor two, in the last twelve months. */
+export const noFalls: readonly Need[] = [
+  { kind: 'person', absent: 'injuredInFall', why: 'no fall that hurt in 12 months', ...practice },
+  { kind: 'person', fallsUnder: 2, why: 'not two falls in 12 months', ...practice },
+];
+
+export const noAidIndoors: Need = { kind: 'person', absent: 'aidIndoors', why: 'no walking aid indoors', ...practice };

@@ -4,16 +4,24 @@ import { sources } from '../sources';
 /** Common practice, no published source; editable per site later, with these as the shipped values. */
 export const houseRules: HouseRules = {
   oldAfterDays: 16 * 7,
-  untestedAfterDays: 26 * 7,
+  halfYearAfterDays: 26 * 7,
+  untestedAfterDays: 52 * 7,
   usualSeatCm: 46,
   firstClasses: 2,
   firstClassesTop: { S: 6, L: 4, H: 4, B: 3 },
-  askFirstTop: { S: 1, B: 1 },
+  firstClassesLeast: { S: 2, B: 2 },
+  askFirstTop: { symptoms: {}, operation: { B: 1 }, disease: { S: 1, B: 1 } },
   askFirstHoldS: 10,
   oldRaiseCm: 5,
-  loadShareOfMass: 0.05,
   fallsForCare: 2,
-  reps: { least: 1, most: 8, share: 0.5, uncounted: 5, uncountedASide: 3 },
+  reps: { least: 1, most: 8, share: 0.5, uncounted: 5, uncountedASide: 3, rising: { first: 2, rounds: 3 } },
+  rounds: [
+    { fromClasses: 0, rounds: 1 },
+    { fromClasses: 2, rounds: 2 },
+    { fromClasses: 6, rounds: 3 },
+  ],
+  load: { shareOfMass: 0.05, mostKg: 4, tap: { stands: 13, fromClasses: 4, kneePainMost: 2 } },
+  seatCap: { share: 1.2, kneeShareOfHeight: 0.285 },
   holds: { leastS: 5, mostS: 15, share: 0.5, times: 3 },
   source: sources.practice,
 };

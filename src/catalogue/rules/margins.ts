@@ -113,6 +113,17 @@ export const measuredFacts: readonly MeasuredFact[] = [
     margin: { kind: 'as-seen' },
   },
   {
+    id: 'fanRounds',
+    test: 'fan-reach',
+    reads: 'value',
+    title: 'clean rounds of the fan reach, the side with fewer',
+    short: 'fan reach',
+    unit: 'rounds',
+    bothSides: true,
+    step: 1,
+    margin: { kind: 'as-seen' },
+  },
+  {
     id: 'oneLegBridges',
     test: 'bridge-one-leg',
     reads: 'value',

@@ -1,4 +1,5 @@
 import { ageOn } from '../math/age';
+import { askFirstKinds } from '../shapes/facts';
 import type { Body, Facts, IsoDate, RungConfirmed, TestResult } from '../shapes/facts';
 import type { Intake } from '../shapes/intake';
 import type { Person, Place } from '../shapes/person';
@@ -10,6 +11,7 @@ export function bodyOn(person: Person, intake: Intake, day: IsoDate): Body {
     ageYears: ageOn(person.birthDate, day),
     sex: person.normTable,
     heightCm: intake.heightCm,
+    kneeHeightCm: intake.kneecapCm,
     massKg: intake.massKg,
   };
 }
@@ -33,7 +35,12 @@ export function factsOf(
     testedOn: day,
     results,
     readiness: readiness.outcome,
-    limiters,
+    askFirstKind:
+      askFirstKinds.find((kind) =>
+        readiness.reasons.some((r) => r.outcome === 'ask-first' && (r.askFirst ?? 'symptoms') === kind),
+      ) ?? 'symptoms',
+    // What healed keeps older tests from coming back to life.
+    limiters: [...limiters, ...known.healed],
     falls12m: falls.length,
     injuredInFall: falls.some((f) => f.content.hurt),
     lastFallOn: falls.at(-1)?.content.fellOn ?? null,

@@ -12,6 +12,8 @@ export interface Known {
   readonly pains: readonly PainNow[];
   /** In force on the day, pains and what was not asked yet included. */
   readonly limiters: readonly Limiter[];
+  /** Surgery that lapsed by the calendar: it closes nothing more, and tests from before it stay void. */
+  readonly healed: readonly Limiter[];
   /** Of the last twelve months, oldest first. */
   readonly falls: readonly EntryOf<'fall'>[];
   readonly readiness: ReadinessAnswer;
@@ -32,15 +34,17 @@ export function knownOn(record: PersonRecord, day: IsoDate, rules: ReadinessRule
   const since = notedSince(record.intakes, day);
   const entries = entriesUntil(record.entries, day);
   const pains = painsOn(entries, day, rules);
-  const limiters = [
-    ...painLimiters(pains),
-    ...intake.limiters.filter((l) => l.kind !== 'recent-surgery' || surgeryCounts(l, since(l), day, rules)),
-    ...unasked(intake, rules),
-  ];
+  // Without a day it is taken to be of the day it was first noted, and heals from there.
+  const dated = intake.limiters.map((l) =>
+    l.kind === 'recent-surgery' ? { ...l, since: l.since ?? since(l).slice(0, 10) } : l,
+  );
+  const healed = dated.filter((l) => l.kind === 'recent-surgery' && !surgeryCounts(l, day, rules));
+  const limiters = [...painLimiters(pains), ...dated.filter((l) => !healed.includes(l)), ...unasked(intake, rules)];
   return {
     intake,
     pains,
     limiters,
+    healed,
     falls: fallsIn12Months(entries, day),
     readiness: readinessOn(intake, entries, limiters, since, day, rules),
     dayCheck: ofKind(entries, 'day-check').findLast((c) => c.on === day) ?? null,
@@ -60,10 +64,9 @@ function notedSince(intakes: readonly NotedIntake[], day: IsoDate): (limiter: Li
   };
 }
 
-/** Surgery heals by the calendar; without a date it is taken to be of the day it was first noted, and heals from there. */
-function surgeryCounts(limiter: Limiter, noted: string, day: IsoDate, rules: ReadinessRules): boolean {
-  const days = limiter.ofTheEye ? rules.eyeSurgeryDays : rules.surgeryDays;
-  return daysBetween(limiter.since ?? noted.slice(0, 10), day) <= days;
+/** Surgery heals by the calendar. */
+function surgeryCounts({ since, ofTheEye }: Limiter, day: IsoDate, rules: ReadinessRules): boolean {
+  return daysBetween(since ?? day, day) <= (ofTheEye ? rules.eyeSurgeryDays : rules.surgeryDays);
 }
 
 /** What was not asked is read as present, until it is. */

@@ -30,7 +30,8 @@ describe('readiness', () => {
 });
 
 describe('limiters', () => {
-  const closed = (id: string, ...limiters: Limiter[]) => heldByLimiters({ limiters }, named(id), limiterRows);
+  const closed = (id: string, ...limiters: Limiter[]) =>
+    heldByLimiters({ limiters }, named(id), limiterRows, '2026-03-02');
   test('knee pain of 3 closes the held part squat, of 5 also the way to the floor; of 2 neither (house rule)', () => {
     const knee = (pain: number): Limiter => ({ kind: 'knee-pain', side: 'R', pain });
     expect([2, 3, 5].map((pain) => closed('thigh-hold', knee(pain)).length > 0)).toEqual([false, true, true]);

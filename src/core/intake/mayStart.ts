@@ -39,11 +39,11 @@ export function mayStart(
   const fresh = noted.filter((e) => e.personId === person.id && !arrived.has(e.id));
   const known = knownOn({ ...person.record, entries: [...person.record.entries, ...fresh] }, day, rules.readiness);
   if (!known) return undefined;
-  const held = heldBack(known, protocol, rules.levels.limiters);
+  const held = heldBack(known, protocol, rules.levels.limiters, day);
   return { may: held === null && known.dayCheck !== null, held, known };
 }
 
-function heldBack(known: Known, protocol: Protocol, rows: readonly LimiterRow[]): Held | null {
+function heldBack(known: Known, protocol: Protocol, rows: readonly LimiterRow[], day: IsoDate): Held | null {
   const { outcome, asked, reasons } = known.readiness;
   if (heldByReadiness(outcome, protocol).length > 0) {
     const first = reasons[0];
@@ -51,7 +51,7 @@ function heldBack(known: Known, protocol: Protocol, rows: readonly LimiterRow[])
     const word = outcome === 'not-today' ? 'Not today' : toAsk ? 'Not asked yet' : 'Ask first';
     return { what: first ? `${word}: ${first.text}` : word, nextStep: first?.nextStep ?? '' };
   }
-  const limiters = heldByLimiters(known, protocol, rows);
+  const limiters = heldByLimiters(known, protocol, rows, day);
   if (limiters.length === 0) return null;
   return {
     what: `Not this test: ${limiters.join(', ')}`,
@@ -71,11 +71,12 @@ export function testsOpen(
   known: Known,
   rows: readonly LimiterRow[],
   cupboard: Cupboard,
+  day: IsoDate,
 ): TestOpen[] {
   return protocols.map((protocol) => {
     const held = heldByReadiness(known.readiness.outcome, protocol);
     const notHere = missingFor(protocol, cupboard).map((thing) => `not in this hall: ${thing}`);
-    return { protocol, closedBy: [...held, ...heldByLimiters(known, protocol, rows), ...notHere] };
+    return { protocol, closedBy: [...held, ...heldByLimiters(known, protocol, rows, day), ...notHere] };
   });
 }
 
@@ -84,8 +85,9 @@ export function heldByLimiters(
   known: Pick<Known, 'limiters'>,
   protocol: Protocol,
   rows: readonly LimiterRow[],
+  day: IsoDate,
 ): string[] {
-  const closing = limitersInForce(rows, known.limiters)
+  const closing = limitersInForce(rows, known.limiters, day)
     .filter(({ row }) => row.closesTests.includes(protocol.id))
     .map(({ row, limiter }) => (limiter.unasked ? `${row.title}: not asked yet` : row.title));
   return [...new Set(closing)];

@@ -1,5 +1,5 @@
 import { addDays, daysBetween } from '../math/days';
-import { readinessOutcomes, type IsoDate, type Limiter, type Readiness } from '../shapes/facts';
+import { readinessOutcomes, type AskFirstKind, type IsoDate, type Limiter, type Readiness } from '../shapes/facts';
 import { questionIds, type Entry, type EntryOf, type Intake, type Joint, type QuestionId } from '../shapes/intake';
 import type { ReadinessAnswer, ReadinessReason, ReadinessRules } from '../shapes/readiness';
 import { inOrder, momentOf, ofKind } from './entries';
@@ -189,11 +189,20 @@ function limiterReasons(
       limiter.kind === 'fragile-bone' ? hurtsSince(entries, 'back') : '',
     ];
     const since = moments.sort().at(-1) ?? day;
-    const text = limiterAsks(limiter, spineHurts, day, rules);
+    const asks = limiterAsks(limiter, spineHurts, day, rules);
     const nextStep = 'Print the note and have a licensed professional answer it.';
-    return text === null
+    return asks === null
       ? []
-      : [{ id: `limiter:${limiter.kind}`, outcome: 'ask-first' as const, text, nextStep, since, source: rules.source }];
+      : [
+          {
+            id: `limiter:${limiter.kind}`,
+            outcome: 'ask-first' as const,
+            ...asks,
+            nextStep,
+            since,
+            source: rules.source,
+          },
+        ];
   });
 }
 
@@ -204,17 +213,26 @@ function hurtsSince(entries: readonly Entry[], joint: Joint): string {
   return first ? momentOf(first) : '';
 }
 
-function limiterAsks(limiter: Limiter, spineHurts: boolean, day: IsoDate, rules: ReadinessRules): string | null {
+interface Asks {
+  readonly text: string;
+  readonly askFirst: AskFirstKind;
+}
+
+function limiterAsks(limiter: Limiter, spineHurts: boolean, day: IsoDate, rules: ReadinessRules): Asks | null {
   const { kind, since, limits = '' } = limiter;
   if (kind === 'hip-replaced' || kind === 'knee-replaced') {
     const joint = kind === 'hip-replaced' ? 'hip' : 'knee';
-    if (since && daysBetween(since, day) <= rules.newJointDays) return `${joint} replaced in the last three months`;
-    return limits === '' ? `${joint} replaced, its limits not known` : null;
+    if (since && daysBetween(since, day) <= rules.newJointDays)
+      return { text: `${joint} replaced in the last three months`, askFirst: 'operation' };
+    return limits === '' ? { text: `${joint} replaced, its limits not known`, askFirst: 'disease' } : null;
   }
   if (kind === 'recent-surgery')
-    return limiter.ofTheEye ? 'eye surgery in the last 4 weeks' : 'surgery in the last 12 weeks';
-  if (kind === 'spine-fracture') return 'a spine fracture, or over 4 cm of height lost';
-  if (kind === 'fragile-bone' && spineHurts) return 'fragile bone, and the back hurts';
+    return {
+      text: limiter.ofTheEye ? 'eye surgery in the last 4 weeks' : 'surgery in the last 12 weeks',
+      askFirst: 'operation',
+    };
+  if (kind === 'spine-fracture') return { text: 'a spine fracture, or over 4 cm of height lost', askFirst: 'disease' };
+  if (kind === 'fragile-bone' && spineHurts) return { text: 'fragile bone, and the back hurts', askFirst: 'disease' };
   return null;
 }
 

@@ -46,6 +46,7 @@ export function screeningReasons(
     nextStep: 'Print the note and have a licensed professional answer it.',
     since: since(id),
     source,
+    ...(id === 'operation' || id === 'disease' ? { askFirst: id } : {}),
   });
   const published =
     branch === 'symptoms'

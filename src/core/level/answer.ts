@@ -23,6 +23,10 @@ export interface Blocker {
   readonly or?: readonly Omit<Blocker, 'rung' | 'or'>[];
 }
 
+/** The first of these that there is: a higher seat, more support, a rung under it on the floor, half the dose. */
+export const dials = ['seat', 'support', 'rung', 'dose', 'half-year'] as const;
+export type Dial = (typeof dials)[number];
+
 export interface Level {
   readonly pattern: Pattern;
   readonly rung: number;
@@ -31,6 +35,16 @@ export interface Level {
   readonly supportWords: string;
   readonly targetCm: number | null;
   readonly targetFrom: readonly string[] | null;
+  /** The height asked for before the kit answered. */
+  readonly wishCm?: number | null;
+  /** Under both feet, where the kit only makes a higher seat than the legs are long for. */
+  readonly firmStepCm?: number;
+  /** How a foot goes back where it may slide or not. */
+  readonly form?: 'slide' | 'mark' | null;
+  /** How a limiter has it done, in words. */
+  readonly doneSo?: readonly string[];
+  /** What an old result moved. */
+  readonly dial?: Dial | null;
   readonly loadKg: number | null;
   readonly dose: Dose;
   readonly code: string;

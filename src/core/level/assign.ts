@@ -1,13 +1,24 @@
-import { supports, type Facts, type Pattern } from '../shapes/facts';
+import { supports, type AskFirstKind, type Facts, type Pattern, type Support } from '../shapes/facts';
 import type { Ladder, LevelRules, Need, Rung } from '../shapes/ladder';
-import type { Blocker, Caution, ClosedLadder, Level, LevelsAnswer, Reason } from './answer';
+import type { Blocker, Caution, ClosedLadder, Dial, Level, LevelsAnswer, Reason } from './answer';
+import { hardest, limiterBlock, type Block } from './blocks';
 import { printLevelCode } from './code';
-import { startingDose } from './dose';
+import { halved, startingDose } from './dose';
 import { limitersInForce, type LimiterInForce } from '../intake/inForce';
-import { changesOf, closing, readinessOf } from './limits';
-import { checkNeed, readAll, type NeedAnswer, type PlainNeed, type Readings } from './needs';
-import { supportBlocks, supportFor, supportWords, type SupportAnswer, type SupportCase } from './support';
-import { targetFor } from './target';
+import { askFirstKindOf, changesOf, closing, readinessOf } from './limits';
+import { checkNeed, readAll, type Carried, type NeedAnswer, type PlainNeed, type Readings } from './needs';
+import {
+  askedOf,
+  back1,
+  lessFree,
+  supportBlocks,
+  supportFor,
+  supportWords,
+  type SupportAnswer,
+  type SupportCase,
+} from './support';
+import { seatHeights } from './seat';
+import { targetFor, type TargetAnswer } from './target';
 
 /** Everything about one person that every ladder and rung looks at. */
 interface Case {
@@ -15,7 +26,8 @@ interface Case {
   readonly facts: Facts;
   readonly readings: Readings;
   readonly inForce: readonly LimiterInForce[];
-  readonly askFirst: boolean;
+  /** Why somebody is asked first; `null` where nobody is. */
+  readonly askFirst: AskFirstKind | null;
 }
 
 /** A rung with all that bears on it. */
@@ -24,11 +36,11 @@ interface Judged {
   readonly support: SupportAnswer;
   /** Verdicts on the person's needs of this rung and of every rung under it. */
   readonly person: readonly NeedAnswer[];
+  /** Verdicts on what the hall has for this rung. */
+  readonly place: readonly NeedAnswer[];
   /** All that keeps it closed, each fact once. */
   readonly blocks: readonly Block[];
 }
-
-type Block = Omit<Blocker, 'rung'>;
 
 /**
  * Levels for all ladders of the rule set: for each pattern the highest rung whose own needs hold and for which the
@@ -38,7 +50,7 @@ type Block = Omit<Blocker, 'rung'>;
  * @see rules.house.source for thresholds without a published source
  */
 export function assignLevels(rules: LevelRules, facts: Facts): LevelsAnswer {
-  const inForce = limitersInForce(rules.limiters, facts.limiters);
+  const inForce = limitersInForce(rules.limiters, facts.limiters, facts.testedOn);
   const readiness = readinessOf(facts, inForce);
   if (readiness === 'not-today') {
     const text = 'Not today: nothing is assigned until the reason is looked at by a licensed professional.';
@@ -50,8 +62,8 @@ export function assignLevels(rules: LevelRules, facts: Facts): LevelsAnswer {
       refused: { because: 'not-today', text },
     };
   }
-  const askFirst = readiness === 'ask-first';
-  const one: Case = { rules, facts, readings: readAll(rules, facts), inForce, askFirst };
+  const askFirst = askFirstKindOf(facts, inForce);
+  const one: Case = { rules, facts, readings: readAll(rules, facts, inForce), inForce, askFirst };
   const answers = rules.ladders.map((ladder) => levelOn(ladder, one));
   const levels = answers.filter((a) => 'code' in a);
   const closed = answers.filter((a) => !('code' in a));
@@ -60,27 +72,26 @@ export function assignLevels(rules: LevelRules, facts: Facts): LevelsAnswer {
 
 /** What to mind with somebody, by the same rules as their levels, without working those out; none where nothing is given. */
 export function cautionsFor(rules: LevelRules, facts: Facts): Caution[] {
-  const inForce = limitersInForce(rules.limiters, facts.limiters);
+  const inForce = limitersInForce(rules.limiters, facts.limiters, facts.testedOn);
   const readiness = readinessOf(facts, inForce);
-  return readiness === 'not-today' ? [] : cautionsOf({ facts, inForce, askFirst: readiness === 'ask-first' });
+  return readiness === 'not-today' ? [] : cautionsOf({ facts, inForce, askFirst: askFirstKindOf(facts, inForce) });
 }
 
 function levelOn(ladder: Ladder, one: Case): Level | ClosedLadder {
   const { pattern, rungs } = ladder;
-  const { rules, facts, readings, inForce } = one;
   const check = checker(pattern, one);
   const judged = rungs.map((_, i) => judge(pattern, rungs.slice(0, i + 1), one, check));
   const open = judged.filter((j) => j.blocks.length === 0);
   const given = capped(pattern, open, one);
   if (!given) return { pattern, blockers: judged.flatMap((j) => blockersOf(pattern, j, one)) };
+  const carried = carriedBy(given);
+  const dialled = carried ? oneDialBack(ladder, given, carried, one) : asItIs(ladder, given, one);
+  const { hands, target, dose, dial } = dialled;
   const { rung } = given;
-  const old = given.support.old || given.person.some((a) => a.holds && a.old);
-  const hands = old ? oneDialBack(rung, given.support, rules) : given.support;
   if (hands.support === 'closed') throw new RangeError(`levelOn: ${rung.name} was given with its hands closed`);
-  const target = targetFor(pattern, rung, rules, facts, readings, inForce, old ? rules.house.oldRaiseCm : 0);
-  const load = loadFor(rung, one, old);
-  const dose = startingDose(ladder, rung, rules, readings, holdCapS(one));
+  const load = loadFor(pattern, rung, hands.support, one, carried !== false);
   const missing = [target.missing, load.missing].filter((m) => m !== null).join('; ');
+  const form = rung.slides ? (mayGlide(one) ? 'slide' : 'mark') : null;
   const code = {
     pattern,
     rung: rung.rung,
@@ -92,41 +103,140 @@ function levelOn(ladder: Ladder, one: Case): Level | ClosedLadder {
   return {
     pattern,
     rung: rung.rung,
-    name: rung.name,
+    name: form === 'mark' && rung.slides ? rung.slides.mark.name : rung.name,
     support: code.support,
     supportWords: hands.words,
     targetCm: target.targetCm,
     targetFrom: target.from,
+    wishCm: target.wishCm,
+    firmStepCm: target.firmStepCm,
+    form,
+    doneSo: doneSo(pattern, rung, one),
+    dial,
     loadKg: load.kg,
     dose,
     code: printLevelCode(code),
     missing: missing === '' ? null : missing,
-    reasons: [...reasonsOf(given.person), ...hands.reasons, ...target.reasons],
+    reasons: [...reasonsOf([...given.person, ...given.place]), ...hands.reasons, ...target.reasons],
     blockers: judged.filter((j) => j.rung.rung > rung.rung).flatMap((j) => blockersOf(pattern, j, one)),
   };
 }
 
-/** On an old result: the seat goes up where there is one, else the hands help by one step more. */
-function oneDialBack(rung: Rung, given: SupportAnswer, { house }: LevelRules): SupportAnswer {
-  if (rung.target || rung.support || given.support === 'closed') return given;
-  const support = supports[Math.max(0, supports.indexOf(given.support) - 1)] ?? '2';
-  const text = 'tested long ago: one step more support until tested again';
-  const reasons = [...given.reasons, { fact: 'support', text, source: house.source.cite }];
-  return { ...given, support, words: supportWords[support], reasons };
+/** A foot slides only on a floor that lets it, and only where nothing forbids it. */
+const mayGlide = ({ facts, inForce }: Case): boolean =>
+  facts.floorSlides && changesOf(inForce, 'no-slide').length === 0;
+
+/** How limiters have a rung done, each once. */
+function doneSo(pattern: Pattern, rung: Rung, { inForce }: Case): string[] {
+  const words = changesOf(inForce, 'done-so').flatMap(({ change }) =>
+    change.pattern === pattern && change.rungs[0] <= rung.rung && rung.rung <= change.rungs[1] ? [change.words] : [],
+  );
+  return [...new Set(words)];
 }
 
-type Check = (need: PlainNeed, rung: number) => NeedAnswer;
+/** What old results carry of a rung that is given; half a year outweighs sixteen weeks. */
+function carriedBy({ support, person }: Judged): Carried {
+  const all = [support.old, ...person.map((a) => (a.holds ? a.old : false))];
+  return (['half-year', 'old'] as const).find((c) => all.includes(c)) ?? false;
+}
+
+interface Dialled {
+  readonly hands: SupportAnswer;
+  readonly target: TargetAnswer;
+  readonly dose: Level['dose'];
+  readonly dial: Dial | null;
+}
+
+function asItIs(ladder: Ladder, judged: Judged, one: Case): Dialled {
+  const { rung, support } = judged;
+  const caps = { holdS: holdCapS(one), reps: repsCap(ladder.pattern, one) };
+  return {
+    hands: support,
+    target: targetFor(ladder.pattern, rung, one),
+    dose: startingDose(ladder, rung, one.rules, one.readings, one.facts, caps),
+    dial: null,
+  };
+}
+
+/**
+ * Carried by an old result a level is a step easier, and the hands no freer than confirmed: the first of a higher seat,
+ * one step more support, on the floor the rung under it, half the dose. Of half a year it is the rung under the
+ * confirmed one, on the floor a second one down, with one step more support.
+ */
+function oneDialBack(ladder: Ladder, given: Judged, carried: Exclude<Carried, false>, one: Case): Dialled {
+  const { house } = one.rules;
+  const confirmed = one.facts.lastConfirmed.find((c) => c.pattern === ladder.pattern);
+  const start = asItIs(ladder, given, one);
+  const { rung } = given;
+  const kept = (hands: SupportAnswer): SupportAnswer => {
+    if (hands.support === 'closed' || rung.support || !confirmed) return hands;
+    const support = lessFree(hands.support, confirmed.support);
+    return support === hands.support ? hands : { ...hands, support, words: supportWords[support] };
+  };
+  const hands = kept(start.hands);
+  const said = (text: string): Reason => ({ fact: 'dial', text, source: house.source.cite });
+  const more = hands.support === 'closed' || rung.support ? null : back1(hands.support, askedOf(rung));
+  const helped = (text: string): SupportAnswer =>
+    more === null
+      ? hands
+      : { ...hands, support: more, words: supportWords[more], reasons: [...hands.reasons, said(text)] };
+  if (carried === 'half-year')
+    return {
+      ...start,
+      hands: helped('tested over half a year ago: test before the third class'),
+      dial: 'half-year',
+    };
+  const higher = nextSeat(rung, start.target, one);
+  if (higher)
+    return {
+      ...start,
+      hands,
+      target: {
+        ...start.target,
+        targetCm: higher.heightCm,
+        from: higher.from,
+        reasons: [...start.target.reasons, said(`tested long ago: ${higher.heightCm} cm until tested again`)],
+      },
+      dial: 'seat',
+    };
+  if (more !== null && more !== hands.support)
+    return { ...start, hands: helped('tested long ago: one step more support until tested again'), dial: 'support' };
+  if (rung.floor) {
+    const reasons = [...hands.reasons, said('tested long ago: one rung under the confirmed one until tested again')];
+    return { ...start, hands: { ...hands, reasons }, dial: 'rung' };
+  }
+  const reasons = [...hands.reasons, said('tested long ago: half the dose until tested again')];
+  return { ...start, hands: { ...hands, reasons }, dose: halved(start.dose), dial: 'dose' };
+}
+
+/** The next seat of the kit at least so much higher, of the rungs that go by a seat and have a chair behind. */
+function nextSeat(rung: Rung, target: TargetAnswer, { rules, facts }: Case) {
+  const { targetCm, missing } = target;
+  if (!rung.target || 'lifts' in rung.target || rung.rung > 5 || targetCm === null || missing !== null) return null;
+  const most = rules.house.seatCap;
+  const kneeCm =
+    facts.person.kneeHeightCm ??
+    (facts.person.heightCm === null ? null : most.kneeShareOfHeight * facts.person.heightCm);
+  const highest = kneeCm === null ? Infinity : Math.floor(most.share * kneeCm);
+  return (
+    seatHeights(facts.kit).find((s) => s.heightCm >= targetCm + rules.house.oldRaiseCm && s.heightCm <= highest) ?? null
+  );
+}
+
+type Check = (need: PlainNeed, rung: Rung) => NeedAnswer;
 
 /** Each need is looked at once: every rung asks again for those of the rungs under it. */
 function checker(pattern: Pattern, { facts, readings }: Case): Check {
   const confirmed = facts.lastConfirmed.find((c) => c.pattern === pattern)?.rung ?? 0;
-  const answers = { carried: new Map<Need, NeedAnswer>(), anew: new Map<Need, NeedAnswer>() };
+  const answers = [0, 1, 2].map(() => new Map<Need, NeedAnswer>());
   return (need, rung) => {
-    // An old result carries a confirmed level and opens nothing above it.
-    const oldCarries = rung <= confirmed;
-    const known = oldCarries ? answers.carried : answers.anew;
-    const answer = known.get(need) ?? checkNeed(need, oldCarries, facts, readings);
-    known.set(need, answer);
+    // An old result carries a confirmed level and opens nothing above it; one of half a year what lies under it. On the
+    // floor, where neither seat nor hands can be a step easier, both carry one rung less.
+    const top = confirmed - (rung.floor ? 1 : 0);
+    const carries = { old: rung.rung <= top, halfYear: rung.rung < top };
+    const known = answers[Number(carries.old) + Number(carries.halfYear)];
+    const answer = known?.get(need) ?? checkNeed(need, carries, facts, readings);
+    known?.set(need, answer);
     return answer;
   };
 }
@@ -140,17 +250,22 @@ function judge(pattern: Pattern, upTo: readonly Rung[], one: Case, checkFor: Che
   const hands: SupportCase = { ...one, confirmed };
   // Asked for this rung, not for the lower one.
   const plain = (needs: readonly Need[], kind: Need['kind']) =>
-    needs.flatMap((n) => (n.kind !== kind || 'support' in n ? [] : [checkFor(n, rung.rung)]));
+    needs.flatMap((n) => (n.kind !== kind || 'support' in n ? [] : [checkFor(n, rung)]));
   const person = upTo.flatMap((r) => plain(r.needs, 'person'));
-  const failed = [...plain(rung.needs, 'place'), ...person].flatMap((a) => (a.holds ? [] : [a.block]));
+  const place = plain(rung.needs, 'place');
+  const failed = [...place, ...person].flatMap((a) => (a.holds ? [] : [a.block, ...(a.also ?? [])]));
+  // Freer hands than balance gives close the rung that asks for them and every harder one that stands no steadier.
   const freer = upTo.flatMap((r) =>
-    r.needs.flatMap((n) => ('support' in n ? supportBlocks(r, rung.rung, n.support, hands) : [])),
+    r === rung || (standsNoSteadier(rung, r) && rung.freest !== '2')
+      ? r.needs.flatMap((n) => ('support' in n ? supportBlocks(r, rung.rung, n.support, hands) : []))
+      : [],
   );
-  const closed = rung.support ? [] : supportBlocks(rung, rung.rung, leastFree, hands);
+  const closed = supportBlocks(rung, rung.rung, leastFree, hands);
   return {
     rung,
     support: supportFor(rung, rung.rung, hands),
     person,
+    place,
     blocks: hardest([...closing(inForce, pattern, rung.rung).map(limiterBlock), ...failed, ...freer, ...closed]),
   };
 }
@@ -158,64 +273,23 @@ function judge(pattern: Pattern, upTo: readonly Rung[], one: Case, checkFor: Che
 /** A rung that asks for no freer hands must only not be closed. */
 const leastFree = supports[0];
 
-function limiterBlock({ row, limiter }: LimiterInForce): Block {
-  const fact = `limiter:${row.kind}`;
-  if (limiter.unasked) {
-    const text = `${row.title}: not asked yet, so taken as present; the intake tells`;
-    const tag = `${row.title}?`;
-    return {
-      fact,
-      have: 'not asked',
-      measured: 'not asked',
-      need: 'not present',
-      measuredNeeded: 'not present',
-      tag,
-      text,
-    };
-  }
-  if (row.painAtLeast !== undefined) {
-    const need = row.painAtLeast - 1;
-    const have = limiter.pain ?? null;
-    return {
-      fact,
-      have,
-      measured: have,
-      need,
-      measuredNeeded: need,
-      tag: row.title,
-      text: `${row.title}: opens at ${need} of 10 or less`,
-    };
-  }
-  const need = row.untilLifted ? 'limits lifted in writing' : 'not present';
-  const text = row.untilLifted ? `${row.title}: opens once limits are lifted in writing` : `${row.title}: stays closed`;
-  return { fact, have: 'present', measured: 'present', need, measuredNeeded: need, tag: row.title, text };
-}
-
-/** Of several blocks of one fact the hardest says all: the larger need, or for a pain the smaller. */
-function hardest(blocks: readonly Block[]): Block[] {
-  const byFact = new Map<string, Block>();
-  for (const block of blocks) {
-    const known = byFact.get(block.fact);
-    if (!known || harder(block, known)) byFact.set(block.fact, block);
-  }
-  return [...byFact.values()];
-}
-
-function harder(a: Block, b: Block): boolean {
-  if (typeof a.need !== 'number' || typeof b.need !== 'number') return false;
-  return a.fact.startsWith('limiter:') ? a.need < b.need : a.need > b.need;
-}
+const steadiness: readonly Rung['stance'][] = ['one-leg', 'split', 'two-foot'];
+const standsNoSteadier = (rung: Rung, than: Rung): boolean =>
+  steadiness.includes(rung.stance) && steadiness.indexOf(rung.stance) <= steadiness.indexOf(than.stance);
 
 /** The rung given out of those that are open: the highest, but for the first classes and for a question that is open. */
 function capped(pattern: Pattern, open: readonly Judged[], one: Case): Judged | undefined {
   const { house } = one.rules;
-  const top = one.askFirst ? (house.askFirstTop[pattern] ?? 0) : Infinity;
+  const top = one.askFirst ? (house.askFirstTop[one.askFirst][pattern] ?? 0) : Infinity;
   const allowed = open.filter((j) => j.rung.rung <= top);
   if (!inFirstClasses(one) || one.askFirst) return allowed.at(-1);
   const first = house.firstClassesTop[pattern] ?? Infinity;
   const under = allowed.slice(0, -1).filter((j) => j.rung.rung <= first);
   // Where the one under it is closed nothing is given: a limiter must not lift anybody over the first classes.
-  return under.at(-1) ?? allowed.find((j) => j.rung.rung === 1);
+  const lower = under.at(-1) ?? allowed.find((j) => j.rung.rung === 1);
+  // Nobody who rises is put back onto the seat, nor off the raised surface.
+  const least = house.firstClassesLeast[pattern] ?? 1;
+  return lower && lower.rung.rung < least ? (allowed.find((j) => j.rung.rung === least) ?? lower) : lower;
 }
 
 function inFirstClasses({ facts, rules }: Case): boolean {
@@ -227,7 +301,7 @@ function blockersOf(pattern: Pattern, judged: Judged, one: Case): Blocker[] {
   const { house } = one.rules;
   const { rung } = judged.rung;
   const blocks = [...judged.blocks];
-  if (one.askFirst && rung > (house.askFirstTop[pattern] ?? 0)) blocks.push(...askFirstBlocks(one));
+  if (one.askFirst && rung > (house.askFirstTop[one.askFirst][pattern] ?? 0)) blocks.push(...askFirstBlocks(one));
   if (inFirstClasses(one)) {
     const { firstClasses } = house;
     const text = judged.blocks.length === 0 ? 'open: after the first two classes' : 'and the first two classes';
@@ -257,14 +331,45 @@ function askFirstBlocks({ facts, inForce }: Case): Block[] {
   ];
 }
 
-/** The lightest in the kit, at most a twentieth of body mass; none in the first classes or on an old result. */
-function loadFor(rung: Rung, one: Case, old: boolean): { kg: number | null; missing: string | null } {
-  if (!rung.load || old || inFirstClasses(one) || one.askFirst) return { kg: null, missing: null };
-  const { massKg } = one.facts.person;
-  if (massKg === null) return { kg: null, missing: 'body mass, to know how light the first weight must be' };
-  const most = Math.floor(one.rules.house.loadShareOfMass * massKg * 10) / 10;
-  const lightest = Math.min(...one.facts.kit.weightsKg);
-  return lightest <= most ? { kg: lightest, missing: null } : { kg: null, missing: `a weight of at most ${most} kg` };
+/**
+ * The heaviest in the kit that is at most a twentieth of body mass and 4 kg, on the weighted squat, or on the seat tap of
+ * somebody strong; none in the first classes, on an old result, or where anything forbids a weight.
+ */
+function loadFor(
+  pattern: Pattern,
+  rung: Rung,
+  hands: Support,
+  one: Case,
+  old: boolean,
+): { kg: number | null; missing: string | null } {
+  const nothing = { kg: null, missing: null };
+  const { facts, inForce, readings } = one;
+  const { load } = one.rules.house;
+  const tap = rung.loadsFrom;
+  if ((!rung.load && !tap) || old || inFirstClasses(one) || one.askFirst) return nothing;
+  if (tap) {
+    const clean = readings.get('cleanStands')?.reading;
+    const strong = clean?.state === 'fresh' && clean.cautious >= load.tap.stands;
+    const sore = facts.limiters.some((l) => l.kind === 'knee-pain' && (l.pain ?? 10) > load.tap.kneePainMost);
+    const free = hands === 'h' || hands === '0';
+    const forbidden = closing(inForce, pattern, tap).length > 0;
+    if (!strong || !free || sore || forbidden || facts.sessionsLogged < load.tap.fromClasses) return nothing;
+  }
+  const { massKg } = facts.person;
+  if (massKg === null)
+    return tap ? nothing : { kg: null, missing: 'body mass, to know how light the first weight must be' };
+  const most = Math.min(load.mostKg, Math.floor(load.shareOfMass * massKg * 10) / 10);
+  const heaviest = Math.max(
+    0,
+    ...facts.kit.weightsKg.map((kg) => Math.floor(kg * 10 + 1e-9) / 10).filter((kg) => kg <= most),
+  );
+  if (heaviest > 0) return { kg: heaviest, missing: null };
+  return tap ? nothing : { kg: null, missing: `a weight of at most ${most} kg` };
+}
+
+function repsCap(pattern: Pattern, { inForce }: Case): number {
+  const caps = changesOf(inForce, 'reps-cap').filter(({ change }) => change.pattern === pattern);
+  return Math.min(Infinity, ...caps.map(({ change }) => change.reps));
 }
 
 function holdCapS(one: Case): number {

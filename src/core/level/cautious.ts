@@ -1,3 +1,4 @@
+import { lastDayOf } from '../intake/inForce';
 import { daysBetween } from '../math/days';
 import { roundTo, roundUpTo } from '../math/round';
 import type { Facts, IsoDate, TestResult } from '../shapes/facts';
@@ -5,8 +6,8 @@ import type { HouseRules, Margin, MeasuredFact } from '../shapes/ladder';
 
 /** What the records say of one measured fact today. */
 export interface Reading {
-  /** `old` keeps a confirmed level but opens nothing new; `untested` opens nothing. */
-  readonly state: 'fresh' | 'old' | 'untested';
+  /** `old` and `half-year` carry a confirmed level, or what lies under it, and open nothing new; `untested` opens nothing. */
+  readonly state: 'fresh' | 'old' | 'half-year' | 'untested';
   /** Read down by the margin of a bad day; 0 while untested. */
   readonly cautious: number;
   readonly measured: number | null;
@@ -14,7 +15,7 @@ export interface Reading {
   readonly seatHeightCm: number | null;
 }
 
-const untested: Reading = { state: 'untested', cautious: 0, measured: null, on: null, seatHeightCm: null };
+export const untested: Reading = { state: 'untested', cautious: 0, measured: null, on: null, seatHeightCm: null };
 
 /**
  * Reads a fact from the newest day on which its test was done; the first result of that day counts, later repeats do
@@ -22,7 +23,7 @@ const untested: Reading = { state: 'untested', cautious: 0, measured: null, on: 
  */
 export function readFact(fact: MeasuredFact, facts: Facts, house: HouseRules): Reading {
   const done = facts.results.filter(
-    (r) => r.test === fact.test && (r.outcome === 'done' || r.outcome === 'unable') && r.testedOn <= facts.testedOn,
+    (r) => r.test === fact.test && r.outcome !== 'not-tried' && r.testedOn <= facts.testedOn,
   );
   if (!fact.bothSides) return readOne(fact, done, facts, house);
   const sides = (['L', 'R'] as const).map((side) =>
@@ -36,7 +37,8 @@ export function readFact(fact: MeasuredFact, facts: Facts, house: HouseRules): R
   const states = sides.map((s) => s.state);
   if (states.includes('untested')) return untested;
   const weaker = sides.reduce((a, b) => (b.cautious < a.cautious ? b : a));
-  return states.includes('old') ? { ...weaker, state: 'old' } : weaker;
+  const oldest = (['half-year', 'old'] as const).find((state) => states.includes(state));
+  return oldest ? { ...weaker, state: oldest } : weaker;
 }
 
 function readOne(fact: MeasuredFact, done: readonly TestResult[], facts: Facts, house: HouseRules): Reading {
@@ -47,7 +49,7 @@ function readOne(fact: MeasuredFact, done: readonly TestResult[], facts: Facts, 
   const age = daysBetween(newest, facts.testedOn);
   if (age > house.untestedAfterDays || upsetSince(facts, newest)) return untested;
   return {
-    state: age > house.oldAfterDays ? 'old' : 'fresh',
+    state: age > house.halfYearAfterDays ? 'half-year' : age > house.oldAfterDays ? 'old' : 'fresh',
     cautious: cautiousValue(fact.margin, found.measured, found.result.trials ?? []),
     measured: found.measured,
     on: newest,
@@ -74,9 +76,11 @@ function firstOfKind(fact: MeasuredFact, ofDay: readonly TestResult[]): Found | 
         ? found(unaided, unaided.handsUsed ? (unaided.cleanBeforeHands ?? 0) : unaided.value)
         : ofDay[0] && found(ofDay[0], 0);
     case 'time': {
-      // Tried and not done has no time; it is no better than not tried.
-      const timed = ofDay.find((r) => r.outcome === 'done' && r.value !== null);
-      return timed && found(timed, timed.value);
+      const first = ofDay[0];
+      if (!first) return undefined;
+      return first.outcome === 'done' && first.value !== null
+        ? found(first, first.value)
+        : { result: first, measured: neverS };
     }
     case 'managed': {
       const first = ofDay[0];
@@ -92,20 +96,23 @@ function firstOfKind(fact: MeasuredFact, ofDay: readonly TestResult[]): Found | 
   }
 }
 
-/** Unable is a result of nothing, and a result all the same. */
+/** Unable, or stopped, is a result of nothing, and a result all the same; of a walk it is past its line. */
 function found(result: TestResult, measured: number | null): Found {
-  return { result, measured: result.outcome === 'unable' ? 0 : (measured ?? 0) };
+  return { result, measured: result.outcome === 'done' ? (measured ?? 0) : 0 };
 }
+
+/** Seconds that stand for a walk that was tried and not done: past every line. */
+const neverS = 999;
 
 /** A fall, surgery, or pain of 5 and over, that came after a test makes the test no longer true. */
 function upsetSince({ limiters, lastFallOn }: Facts, testedOn: IsoDate): boolean {
   if (lastFallOn !== null && lastFallOn > testedOn) return true;
-  return limiters.some(
-    (l) =>
-      l.since &&
-      l.since > testedOn &&
-      (l.kind === 'recent-surgery' || (l.kind.endsWith('-pain') && (l.pain ?? 0) >= 5)),
-  );
+  return limiters.some(({ kind, since, pain }) => {
+    // A pain without a number is the worst; a joint replaced is surgery too, however long it is healed.
+    const upsets =
+      kind === 'recent-surgery' || kind.endsWith('-replaced') || (kind.endsWith('-pain') && (pain ?? 10) >= 5);
+    return upsets && since != null && lastDayOf(since) > testedOn;
+  });
 }
 
 /** One margin, once. `trials` are all tries of a test that keeps the best. */
@@ -120,8 +127,10 @@ export function cautiousValue(margin: Margin, measured: number, trials: readonly
     case 'share':
       return roundTo(margin.of * measured, 0.01);
     case 'second-best': {
-      const second = [...trials].sort((a, b) => b - a)[1];
-      return second ?? roundTo(margin.singleShare * measured, 0.01);
+      const [best = measured, second, third] = [...trials].sort((a, b) => b - a);
+      const share = roundTo(margin.singleShare * best, 0.01);
+      // Of three the second best; of two the larger of the second and a share of the best; of one that share.
+      return second === undefined ? share : third === undefined ? Math.max(second, share) : second;
     }
   }
 }

@@ -1,26 +1,70 @@
 import type { Dose } from '../shapes/dose';
-import type { Ladder, LevelRules, MeasuredFactId, Rung } from '../shapes/ladder';
+import type { Facts } from '../shapes/facts';
+import type { HouseRules, Ladder, LevelRules, MeasuredFactId, Rung } from '../shapes/ladder';
 import type { Readings } from './needs';
 
-/** What a level starts with: half of what was counted or held where a test tells, within the house limits. */
+/** What caps a dose besides the rules: a limiter, or a question that is open. */
+export interface DoseCaps {
+  readonly holdS: number;
+  readonly reps: number;
+}
+
+/**
+ * What a level starts with: half of what was counted or held where a test tells, within the house limits; more rounds
+ * with the classes; a side apart by whether the rung was shown.
+ */
 export function startingDose(
-  { doseFrom }: Pick<Ladder, 'doseFrom'>,
+  { doseFrom, pattern }: Pick<Ladder, 'doseFrom' | 'pattern'>,
   rung: Rung,
-  rules: LevelRules,
+  { house }: Pick<LevelRules, 'house'>,
   readings: Readings,
-  holdCapS: number,
+  facts: Pick<Facts, 'sessionsLogged' | 'shown'>,
+  caps: DoseCaps,
 ): Dose {
-  const { reps, holds } = rules.house;
   const read = (fact: MeasuredFactId | undefined) => (fact === undefined ? undefined : readings.get(fact)?.reading);
+  const { reps, holds } = house;
   if (rung.dose === 'holds') {
-    const held = read(doseFrom?.held);
+    const held = rung.stance === 'two-foot' ? read(doseFrom?.held) : undefined;
     const half = held?.state === 'fresh' ? Math.floor(holds.share * (held.measured ?? 0)) : holds.leastS;
-    return { kind: 'holds', holdS: Math.min(holdCapS, clamp(half, holds.leastS, holds.mostS)), sets: holds.times };
+    return { kind: 'holds', holdS: Math.min(caps.holdS, clamp(half, holds.leastS, holds.mostS)), sets: holds.times };
   }
-  const counted = read(rung.support?.is === '2' ? doseFrom?.withHands : doseFrom?.free)?.measured ?? 0;
-  const uncounted = rung.aSide ? reps.uncountedASide : reps.uncounted;
-  const start = counted > 0 ? clamp(Math.floor(reps.share * counted), reps.least, reps.most) : uncounted;
-  return { kind: 'reps', reps: start, sets: 1 };
+  const rising = rung.rising;
+  const counted = read(rising === 'with-hands' ? doseFrom?.withHands : doseFrom?.free)?.measured ?? 0;
+  const half = Math.floor(reps.share * counted);
+  const first = facts.sessionsLogged < house.firstClasses;
+  const start = ((): number => {
+    if (rising) return first ? reps.rising.first : clamp(half, reps.rising.first, reps.most);
+    if (doseFrom) return counted > 0 ? clamp(half, reps.least, reps.most) : reps.uncounted;
+    if (!rung.aSide) return reps.uncounted;
+    const shown = facts.shown.some((s) => s.pattern === pattern && s.rung >= rung.rung);
+    const side = shown ? reps.uncounted : reps.uncountedASide;
+    if (rung.ownTest === undefined) return side;
+    return clamp(Math.floor(reps.share * (read(rung.ownTest)?.measured ?? 0)), reps.least, side);
+  })();
+  return {
+    kind: 'reps',
+    reps: Math.min(caps.reps, start),
+    sets: rising ? reps.rising.rounds : roundsAfter(facts.sessionsLogged, house),
+  };
+}
+
+/** More rounds with the classes behind them. */
+export const roundsAfter = (classes: number, { rounds }: Pick<HouseRules, 'rounds'>): number =>
+  rounds.findLast((r) => r.fromClasses <= classes)?.rounds ?? 1;
+
+/** Half of a dose, at least one. */
+export function halved(dose: Dose): Dose {
+  const half = (n: number): number => Math.max(1, Math.floor(n / 2));
+  switch (dose.kind) {
+    case 'reps':
+      return { ...dose, reps: half(dose.reps) };
+    case 'holds':
+      return { ...dose, holdS: half(dose.holdS) };
+    case 'half-minute':
+      return { ...dose, reps: half(dose.reps) };
+    case 'intervals':
+      return { ...dose, rounds: half(dose.rounds) };
+  }
 }
 
 function clamp(value: number, least: number, most: number): number {

@@ -1,46 +1,90 @@
 import { amount } from '../math/amount';
 import type { Facts } from '../shapes/facts';
 import type { LevelRules, MeasuredFact, MeasuredFactId, Need, SeenFactId } from '../shapes/ladder';
-import type { Blocker, Reason } from './answer';
-import { measuredFor, measuredUnder, readFact, type Reading } from './cautious';
+import type { Reason } from './answer';
+import { limiterBlock, type Block } from './blocks';
+import type { LimiterInForce } from '../intake/inForce';
+import { measuredFor, measuredUnder, readFact, untested, type Reading } from './cautious';
 
 /** The person's measured facts, each read once. */
-export type Readings = ReadonlyMap<MeasuredFactId, { readonly fact: MeasuredFact; readonly reading: Reading }>;
+export type Readings = ReadonlyMap<MeasuredFactId, Read>;
 
-export function readAll(rules: LevelRules, facts: Facts): Readings {
-  return new Map(rules.measured.map((fact) => [fact.id, { fact, reading: readFact(fact, facts, rules.house) }]));
+interface Read {
+  readonly fact: MeasuredFact;
+  /** What may be used today. */
+  readonly reading: Reading;
+  /** What stands behind it where limiters close its test today. */
+  readonly behind: Reading;
+  readonly closedBy: readonly LimiterInForce[];
 }
 
-type Block = Omit<Blocker, 'rung'>;
+/** A result of a test that a limiter closes today feeds nothing, and the limiter says so. */
+export function readAll(rules: LevelRules, facts: Facts, inForce: readonly LimiterInForce[]): Readings {
+  return new Map(
+    rules.measured.map((fact) => {
+      const closedBy = inForce.filter(({ row }) => row.closesTests.includes(fact.test));
+      const behind = readFact(fact, facts, rules.house);
+      return [fact.id, { fact, reading: closedBy.length > 0 ? untested : behind, behind, closedBy }];
+    }),
+  );
+}
+
+/** What an old result carries: nothing where a new one says it. */
+export type Carried = false | 'old' | 'half-year';
 
 export type NeedAnswer =
   /** `old` where only an old result on a level confirmed before carries it. */
-  | { readonly holds: true; readonly old: boolean; readonly reason: Reason }
-  | { readonly holds: false; readonly block: Block };
+  | { readonly holds: true; readonly old: Carried; readonly reason: Reason }
+  /** `also`: what must go besides, such as each limiter that keeps a test out. */
+  | { readonly holds: false; readonly block: Block; readonly also?: readonly Block[] };
 
 /** A need that is read off the person or the hall; what balance lets the hands do is asked of `supportFor`. */
 export type PlainNeed = Exclude<Need, { support: unknown }>;
 
+/** Which old results still carry a rung: those of a level confirmed before, of half a year only what lies under it. */
+export interface Carries {
+  readonly old: boolean;
+  readonly halfYear: boolean;
+}
+
 /**
  * Whether a need of a rung is met.
- * @param oldCarries whether the rung was confirmed before, so that an old result still carries it
+ * @param carries which old results still carry the rung
  */
-export function checkNeed(need: PlainNeed, oldCarries: boolean, facts: Facts, readings: Readings): NeedAnswer {
-  if ('anyOf' in need) return checkAny(need.anyOf, oldCarries, facts, readings);
+export function checkNeed(need: PlainNeed, carries: Carries, facts: Facts, readings: Readings): NeedAnswer {
+  if ('anyOf' in need) return checkAny(need.anyOf, carries, facts, readings);
+  if ('walkerIndoors' in need) {
+    const own = facts.aidIndoors && facts.walkingAid === 'walker' ? need.walkerIndoors : need.otherwise;
+    if ('support' in own) throw new RangeError('checkNeed: the hands are no need of a walker');
+    return checkNeed(own, carries, facts, readings);
+  }
   if ('seen' in need) return checkSeen(need, facts);
   if ('shown' in need) return checkShown(need, facts);
+  if ('absent' in need) return checkAbsent(need, facts);
+  if ('fallsUnder' in need) return checkFalls(need, facts);
+  if ('notPast' in need) return checkNotPast(need, readings);
   const found = readings.get(need.fact);
   if (!found) throw new RangeError(`checkNeed: a rung asks for ${need.fact}, which no measured fact is called`);
   const { fact, reading } = found;
   const enough = reading.state !== 'untested' && reaches(need, reading.cautious);
-  const old = reading.state === 'old';
-  if (enough && (!old || oldCarries))
+  const old: Carried = reading.state === 'old' || reading.state === 'half-year' ? reading.state : false;
+  if (enough && (!old || (old === 'old' ? carries.old : carries.halfYear)))
     return {
       holds: true,
       old,
       reason: { fact: fact.id, text: reasonText(fact, reading, need), source: need.source.cite },
     };
-  return { holds: false, block: measuredBlock(fact, reading, need, enough) };
+  const [block, ...also] = measuredBlocks(found, need);
+  if (!block) throw new RangeError(`checkNeed: nothing keeps ${fact.id} from being enough`);
+  return { holds: false, block, also };
+}
+
+/** What a measured fact lacks: each limiter that keeps its test out, and its value where that is short too. */
+export function measuredBlocks({ fact, behind, closedBy }: Read, asked: Asked): Block[] {
+  const enough = behind.state !== 'untested' && reaches(asked, behind.cautious);
+  const limiters = closedBy.map(limiterBlock);
+  if (enough && behind.state === 'fresh' && limiters.length > 0) return limiters;
+  return [...limiters, measuredBlock(fact, behind, asked, enough)];
 }
 
 /** How much of a measured fact is asked. */
@@ -60,7 +104,32 @@ function checkShown(need: Extract<Need, { shown: unknown }>, facts: Facts): Need
   return yesOrNo(`shown:${pattern}${rung}`, yes, need, `${need.why}: not yet`);
 }
 
-function yesOrNo(fact: string, yes: boolean, { why, source }: Need, not: string): NeedAnswer {
+function checkAbsent({ absent, ...need }: Extract<Need, { absent: unknown }>, facts: Facts): NeedAnswer {
+  const answer = yesOrNo(absent, !facts[absent], need, `${need.why}: not so`);
+  // What opens it is that it is not so.
+  const no = { have: true, measured: true, need: false, measuredNeeded: false };
+  return answer.holds ? answer : { holds: false, block: { ...answer.block, ...no } };
+}
+
+function checkFalls({ fallsUnder, ...need }: Extract<Need, { fallsUnder: unknown }>, facts: Facts): NeedAnswer {
+  const answer = yesOrNo('falls12m', facts.falls12m < fallsUnder, need, `${need.why}: not so`);
+  const [have, most] = [facts.falls12m, fallsUnder - 1];
+  const numbers = { have, measured: have, need: most, measuredNeeded: most };
+  return answer.holds ? answer : { holds: false, block: { ...answer.block, ...numbers } };
+}
+
+/** A walk past its line closes, however long ago within the year; one not taken does not. */
+function checkNotPast(need: Extract<Need, { notPast: unknown }>, readings: Readings): NeedAnswer {
+  const found = readings.get(need.fact);
+  if (!found) throw new RangeError(`checkNeed: a rung asks for ${need.fact}, which no measured fact is called`);
+  const { fact, reading } = found;
+  if (reading.state !== 'untested' && reading.cautious >= need.notPast)
+    return { holds: false, block: measuredBlock(fact, reading, { under: need.notPast }, false) };
+  const source = need.source.cite;
+  return { holds: true, old: false, reason: { fact: `${fact.id}:line`, text: `${fact.title}: ${need.why}`, source } };
+}
+
+function yesOrNo(fact: string, yes: boolean, { why, source }: Pick<Need, 'why' | 'source'>, not: string): NeedAnswer {
   if (yes) return { holds: true, old: false, reason: { fact, text: `${why}: yes`, source: source.cite } };
   const block = { fact, have: false, measured: false, need: true, measuredNeeded: true, text: not, tag: why };
   return { holds: false, block };
@@ -76,23 +145,33 @@ function isSeen(seen: SeenFactId, facts: Facts): boolean {
       return facts.kit.mat;
     case 'kit.raisedSurface':
       return facts.kit.raisedSurface;
+    case 'kit.box':
+      return facts.kit.boxesCm.length > 0;
     default:
       return facts[seen];
   }
 }
 
-function checkAny(needs: readonly Need[], oldCarries: boolean, facts: Facts, readings: Readings): NeedAnswer {
-  const answers = needs.flatMap((n) => ('support' in n ? [] : [checkNeed(n, oldCarries, facts, readings)]));
-  const held = answers.find((a) => a.holds && !a.old) ?? answers.find((a) => a.holds);
+function checkAny(needs: readonly Need[], carries: Carries, facts: Facts, readings: Readings): NeedAnswer {
+  const answers = needs.flatMap((n) => ('support' in n ? [] : [checkNeed(n, carries, facts, readings)]));
+  const held =
+    answers.find((a) => a.holds && !a.old) ??
+    answers.find((a) => a.holds && a.old === 'old') ??
+    answers.find((a) => a.holds);
   if (held) return held;
   const [first, ...rest] = answers.flatMap((a) => (a.holds ? [] : [a.block]));
+  const also = answers[0]?.holds === false ? answers[0].also : undefined;
   if (!first) throw new RangeError('checkNeed: an anyOf without a need in it');
-  return { holds: false, block: { ...first, text: [first, ...rest].map((b) => b.text).join(', or '), or: rest } };
+  const text = [first, ...rest].map((b) => b.text).join(', or ');
+  return { holds: false, block: { ...first, text, or: rest }, ...(also ? { also } : {}) };
 }
 
 function reasonText(fact: MeasuredFact, reading: Reading, need: Asked): string {
   const { measured, cautious } = reading;
-  const old = reading.state === 'old' ? `, from ${String(reading.on)}: due to be tested again` : '';
+  const old =
+    reading.state === 'old' || reading.state === 'half-year'
+      ? `, from ${String(reading.on)}: due to be tested again`
+      : '';
   if (fact.reads === 'managed') return `${fact.title}: yes${old}`;
   const room = cautious === measured ? '' : ` (${cautious} with room for a bad day)`;
   const asked = 'under' in need ? `under ${need.under}` : need.atLeast;
@@ -100,7 +179,7 @@ function reasonText(fact: MeasuredFact, reading: Reading, need: Asked): string {
 }
 
 /** @param onlyOld enough was shown, but too long ago to open anything */
-export function measuredBlock(fact: MeasuredFact, reading: Reading, asked: Asked, onlyOld: boolean): Block {
+function measuredBlock(fact: MeasuredFact, reading: Reading, asked: Asked, onlyOld: boolean): Block {
   const [need, measuredNeeded] =
     'under' in asked
       ? [asked.under, measuredUnder(fact, asked.under)]

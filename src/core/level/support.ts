@@ -1,23 +1,25 @@
 import { supports, type Facts, type RungConfirmed, type Support } from '../shapes/facts';
 import type { BalanceRow, BalanceStance, LevelRules, MeasuredFactId, Rung } from '../shapes/ladder';
-import type { Blocker, Reason } from './answer';
+import type { Reason } from './answer';
 import type { LimiterInForce } from '../intake/inForce';
+import { handsBlock, type Block } from './blocks';
 import { changesOf } from './limits';
-import { measuredBlock, type Readings } from './needs';
+import { measuredBlocks, type Carried, type Readings } from './needs';
 
 export interface SupportAnswer {
   readonly support: Support | 'closed';
   readonly words: string;
   readonly reasons: readonly Reason[];
-  readonly old: boolean;
+  /** An old result carries it: without it the hands would help more. */
+  readonly old: Carried;
 }
 
 export const supportWords: Record<Support, string> = {
-  '2': 'two hands',
+  '2': 'both hands',
   '1': 'one hand',
   f: 'fingertips',
-  h: 'hands hovering, a fixed hold within reach',
-  '0': 'free, a fixed hold near',
+  h: 'hands just above the rail',
+  '0': 'no hands, the rail one step away',
 };
 
 /** What bears on the hands of every rung. */
@@ -36,28 +38,72 @@ export interface SupportCase {
  * level confirmed before
  */
 export function supportFor(rung: Rung, asked: number, one: SupportCase): SupportAnswer {
-  if (rung.support) return { support: rung.support.is, words: rung.support.words, reasons: [], old: false };
+  const answer = supportBy(rung, asked, one, true);
+  const fresh = supportBy(rung, asked, one, false);
+  // What an old result does not change it does not carry.
+  return fresh.support === answer.support ? fresh : answer;
+}
+
+function supportBy(rung: Rung, asked: number, one: SupportCase, withOld: boolean): SupportAnswer {
+  const shown = balanceShown(asked, one, withOld);
+  if (rung.support) return fixedSupport(rung.support, shown, one);
   const stance = stanceOf(rung);
-  const { rules, inForce, confirmed } = one;
-  const { stage, legS, old, measuredLeg } = balanceShown(asked, one);
-  const row = rules.balance.findLast((r) => r.fourStage <= Math.min(stage, 3) && r.oneLegS <= legS);
+  const { rules, confirmed } = one;
+  const { stage, legS, old, measuredLeg } = shown;
+  const row = rowOf(rules, stage, legS);
   const because = `four-stage ${stage}, one leg ${measuredLeg === null ? 'not tested' : `${legS} s`}`;
   const back = stepsBack(rung, one);
-  const stepped = row ? notch(row, stance, back.length, stage) : 'closed';
+  const stepped = row ? notch(row, stance, back.length) : 'closed';
   if (stepped === 'closed') return { support: 'closed', words: `hands: ${because}`, reasons: [], old };
   const limits = [
     ...(rung.freest ? [rung.freest] : []),
-    ...changesOf(inForce, 'support-most').flatMap(({ change }) => (change.stance === stance ? [change.support] : [])),
+    ...limitsOf(rung, one).map(({ change }) => change.support),
     ...(old && confirmed ? [confirmed.support] : []),
   ];
-  const support = limits.reduce(lessFree, stepped);
+  const limited = limits.reduce(lessFree, stepped);
+  const newOnIt = isNewOn(rung, one) ? back1(limited, askedOf(rung)) : limited;
   const source = rules.house.source.cite;
   const reasons = [
     { fact: 'support', text: `hands: ${because}`, source },
     ...back.map(({ text }) => ({ fact: 'support', text: `one step more support: ${text}`, source })),
+    ...(newOnIt === limited
+      ? []
+      : [{ fact: 'support', text: 'one step more support: the first two sessions on it', source }]),
   ];
-  return { support, words: supportWords[support], reasons, old };
+  return { support: newOnIt, words: supportWords[newOnIt], reasons, old };
 }
+
+/** What the movement fixes; for whoever is unsteady one hand on a rail where it says so. It takes no step back. */
+function fixedSupport(
+  fixed: NonNullable<Rung['support']>,
+  { stage, old }: Pick<Shown, 'stage' | 'old'>,
+  { rules }: SupportCase,
+): SupportAnswer {
+  const { unsteady } = fixed;
+  if (!unsteady || stage >= unsteady.under)
+    return { support: fixed.is, words: fixed.words, reasons: [], old: unsteady ? old : false };
+  const text = `hands: four-stage ${stage}; an own spotter`;
+  const reasons = [{ fact: 'support', text, source: rules.house.source.cite }];
+  return { support: unsteady.is, words: unsteady.words, reasons, old };
+}
+
+/** The first two sessions on a rung in a step stance or on one leg: by the log or the tick, not by classes overall. */
+function isNewOn(rung: Rung, { facts, rules }: SupportCase): boolean {
+  const pattern = patternOf(rung, rules);
+  return rung.stance !== 'two-foot' && !facts.shown.some((s) => s.pattern === pattern && s.rung >= rung.rung);
+}
+
+/** One step more support, but not past what the rung asks for. */
+export function back1(support: Support, asked: Support): Support {
+  const less = supports[supports.indexOf(support) - 1] ?? '2';
+  return supports.indexOf(less) < supports.indexOf(asked) ? support : less;
+}
+
+/** The least free hands that a rung asks for. */
+export const askedOf = (rung: Rung): Support =>
+  rung.needs.reduce<Support>((most, n) => ('support' in n ? (freer(n.support, most) ? n.support : most) : most), '2');
+
+const freer = (a: Support, b: Support): boolean => supports.indexOf(a) > supports.indexOf(b);
 
 function stanceOf(rung: Rung): BalanceStance {
   if (rung.stance === 'seated' || rung.stance === 'lying')
@@ -65,18 +111,30 @@ function stanceOf(rung: Rung): BalanceStance {
   return rung.stance;
 }
 
-/** Balance as it may be used for the rung asked about: not tested, or too old for it, is none. */
-function balanceShown(asked: number, { readings, confirmed }: SupportCase) {
-  const mayBeOld = confirmed !== undefined && asked <= confirmed.rung;
-  const [fourStage, oneLeg] = ['fourStage', 'oneLegS'].map((id) => readings.get(id)?.reading);
-  const [stage = 0, legS = 0] = [fourStage, oneLeg].map((r) =>
-    !r || (r.state === 'old' && !mayBeOld) ? 0 : r.cautious,
-  );
-  const old = fourStage?.state === 'old' || oneLeg?.state === 'old';
-  return { stage, legS, old, measuredLeg: oneLeg?.measured ?? null };
+const rowOf = ({ balance }: LevelRules, stage: number, legS: number): BalanceRow | undefined =>
+  balance.findLast((r) => r.fourStage <= Math.min(stage, 3) && r.oneLegS <= legS);
+
+interface Shown {
+  readonly stage: number;
+  readonly legS: number;
+  readonly old: Carried;
+  readonly measuredLeg: number | null;
 }
 
-type Block = Omit<Blocker, 'rung'>;
+/** Balance as it may be used for the rung asked about: not tested, or too old for it, is none. */
+function balanceShown(asked: number, { readings, confirmed }: SupportCase, withOld: boolean): Shown {
+  const carries = {
+    fresh: true,
+    old: withOld && confirmed !== undefined && asked <= confirmed.rung,
+    'half-year': withOld && confirmed !== undefined && asked < confirmed.rung,
+    untested: false,
+  };
+  const read = (['fourStage', 'oneLegS'] as const).map((id) => readings.get(id)?.reading);
+  const [stage = 0, legS = 0] = read.map((r) => (r && carries[r.state] ? r.cautious : 0));
+  const states = read.flatMap((r) => (r && carries[r.state] ? [r.state] : []));
+  const old = (['half-year', 'old'] as const).find((state) => states.includes(state)) ?? false;
+  return { stage, legS, old, measuredLeg: read[1]?.measured ?? null };
+}
 
 interface StepBack {
   readonly text: string;
@@ -96,22 +154,14 @@ function stepsBack(rung: Rung, { rules, facts, inForce }: SupportCase): StepBack
     ...(facts.injuredInFall ? [block('injuredInFall', true, false, 'a fall that hurt')] : []),
     ...(facts.readiness === 'ready-with-care' ? [block('readiness', facts.readiness, 'ready', 'ready with care')] : []),
   ];
-  const shown = facts.shown.some((s) => s.pattern === patternOf(rung, rules) && s.rung >= rung.rung);
-  const { firstClasses } = rules.house;
-  const fresh = rung.stance !== 'two-foot' && !shown && facts.sessionsLogged < firstClasses;
-  const rows = [...new Map(changesOf(inForce, 'support-back').map((l) => [l.row.title, l])).values()];
+  const back = changesOf(inForce, 'support-back').filter(
+    ({ change }) => change.stances?.some((s) => s === rung.stance) ?? true,
+  );
+  const rows = [...new Map(back.map((l) => [l.row.kind, l])).values()];
   return [
     ...(falls.length > 0 ? [{ text: 'falls, or ready with care', blocks: falls }] : []),
     ...(facts.aidIndoors
       ? [{ text: 'a walking aid indoors', blocks: [block('aidIndoors', true, false, 'a walking aid indoors')] }]
-      : []),
-    ...(fresh
-      ? [
-          {
-            text: 'the first two classes',
-            blocks: [block('sessionsLogged', facts.sessionsLogged, firstClasses, 'the first two classes')],
-          },
-        ]
       : []),
     ...rows.map(({ row }) => ({
       text: row.title,
@@ -122,14 +172,21 @@ function stepsBack(rung: Rung, { rules, facts, inForce }: SupportCase): StepBack
 
 const patternOf = (rung: Rung, { ladders }: LevelRules) => ladders.find((l) => l.rungs.includes(rung))?.pattern;
 
+/** Limiters that keep the hands no freer than something on this rung. */
+const limitsOf = (rung: Rung, { rules, inForce }: SupportCase) =>
+  changesOf(inForce, 'support-most').filter(({ change }) =>
+    'stance' in change
+      ? change.stance === rung.stance
+      : change.pattern === patternOf(rung, rules) && change.rungs[0] <= rung.rung && rung.rung <= change.rungs[1],
+  );
+
 /**
- * Steps back from what a row of the balance table gives. From four-stage 2 they stop at two hands; at four-stage 1 a
- * step closes the rung, and on one leg nothing stands behind two hands.
+ * Steps back from what a row of the balance table gives. They stop at two hands, which on a fixed rail hold; on one leg
+ * nothing stands behind two hands.
  */
-function notch(row: BalanceRow, stance: BalanceStance, steps: number, stage: number): Support | 'closed' {
+function notch(row: BalanceRow, stance: BalanceStance, steps: number): Support | 'closed' {
   const shown = row[stance];
   if (shown === 'closed' || steps === 0) return shown;
-  if (stage < 2) return 'closed';
   const at = supports.indexOf(shown) - steps;
   if (at < 0 && stance === 'one-leg') return 'closed';
   return supports[Math.max(0, at)] ?? '2';
@@ -138,32 +195,39 @@ function notch(row: BalanceRow, stance: BalanceStance, steps: number, stage: num
 /** The less free of two. */
 export const lessFree = (a: Support, b: Support): Support => (supports.indexOf(a) <= supports.indexOf(b) ? a : b);
 
-const enough = (given: Support | 'closed', wanted: Support): boolean =>
-  given !== 'closed' && supports.indexOf(given) >= supports.indexOf(wanted);
+const enough = (given: Support | 'closed', wanted: Support): boolean => given !== 'closed' && !freer(wanted, given);
 
 /**
- * What keeps the hands from being as free as a rung asks: the smallest steps of balance that would allow it with the
- * steps back as they are, or, where no balance would, those steps too.
+ * What keeps the hands from being as free as a rung asks: a limiter that holds them, the smallest steps of balance that
+ * would allow it with the steps back as they are, or, where no balance would, those steps too.
  * @param wanted least free that will do; `2` where the rung must only not be closed
  */
 export function supportBlocks(rung: Rung, asked: number, wanted: Support, one: SupportCase): Block[] {
+  if (rung.support) return railBlocks(rung.support, asked, one);
   if (enough(supportFor(rung, asked, one).support, wanted)) return [];
+  const held = limitsOf(rung, one).filter(({ change }) => freer(wanted, change.support));
   const back = stepsBack(rung, one);
-  const opens = (steps: number) =>
-    one.rules.balance.find((row) => enough(notch(row, stanceOf(rung), steps, row.fourStage), wanted));
+  const opens = (steps: number) => one.rules.balance.find((row) => enough(notch(row, stanceOf(rung), steps), wanted));
   const [row, lifted] = opens(back.length) ? [opens(back.length), []] : [opens(0), back.flatMap((b) => b.blocks)];
   if (!row) throw new RangeError(`supportBlocks: no balance opens ${rung.name} with ${supportWords[wanted]}`);
-  const { stage, legS } = balanceShown(asked, one);
+  const { stage, legS } = balanceShown(asked, one, true);
   return [
+    ...held.map(handsBlock),
     ...lifted,
-    ...(stage < row.fourStage ? [balanceBlock('fourStage', row.fourStage, one)] : []),
-    ...(legS < row.oneLegS ? [balanceBlock('oneLegS', row.oneLegS, one)] : []),
+    ...(stage < row.fourStage ? balanceBlocks('fourStage', row.fourStage, one) : []),
+    ...(legS < row.oneLegS ? balanceBlocks('oneLegS', row.oneLegS, one) : []),
   ];
 }
 
-function balanceBlock(id: MeasuredFactId, atLeast: number, { readings }: SupportCase): Block {
+/** Whoever is unsteady needs the rail; without one, steadier standing would do. */
+function railBlocks(fixed: NonNullable<Rung['support']>, asked: number, one: SupportCase): Block[] {
+  const { unsteady } = fixed;
+  if (!unsteady || one.facts.kit.rail || balanceShown(asked, one, true).stage >= unsteady.under) return [];
+  return balanceBlocks(unsteady.fact, unsteady.under, one);
+}
+
+function balanceBlocks(id: MeasuredFactId, atLeast: number, { readings }: SupportCase): Block[] {
   const found = readings.get(id);
   if (!found) throw new RangeError(`supportBlocks: the rules measure no ${id}`);
-  const { fact, reading } = found;
-  return measuredBlock(fact, reading, { atLeast }, reading.state === 'old' && reading.cautious >= atLeast);
+  return measuredBlocks(found, { atLeast });
 }

@@ -23,9 +23,18 @@ export const limiterKinds = [
   'head-low',
   'neurological',
   'recent-surgery',
+  'height-lost',
+  'poor-sight',
+  'lost-limb',
+  'blood-thinner',
+  'other',
 ] as const;
 export type LimiterKind = (typeof limiterKinds)[number];
 export type Side = 'L' | 'R';
+
+/** Why somebody licensed is asked first, the strictest first. */
+export const askFirstKinds = ['symptoms', 'operation', 'disease'] as const;
+export type AskFirstKind = (typeof askFirstKinds)[number];
 
 export interface Limiter {
   readonly kind: LimiterKind;
@@ -40,6 +49,11 @@ export interface Limiter {
   readonly limits?: string;
   /** For surgery: of the eye, which heals sooner. */
   readonly ofTheEye?: boolean;
+  /** Of a release: the rungs it names, such as `S8`. */
+  readonly names?: readonly string[];
+  /** Of something else: the ladders it closes, and what it is. */
+  readonly closes?: readonly Pattern[];
+  readonly text?: string;
   /** Not asked yet, and read as present until it is. */
   readonly unasked?: boolean;
 }
@@ -104,6 +118,8 @@ export interface Body {
   readonly ageYears: number;
   readonly sex: NormTable;
   readonly heightCm: number | null;
+  /** Of the kneecap from the floor; reckoned from the height where nobody measured it. */
+  readonly kneeHeightCm?: number | null;
   readonly massKg: number | null;
 }
 
@@ -123,6 +139,8 @@ export interface Facts {
   readonly testedOn: IsoDate;
   readonly results: readonly TestResult[];
   readonly readiness: Readiness;
+  /** Why it is to ask first; the strictest of several. */
+  readonly askFirstKind: AskFirstKind;
   readonly limiters: readonly Limiter[];
   readonly falls12m: number;
   readonly injuredInFall: boolean;

@@ -1,4 +1,4 @@
-import type { LimiterKind, Pattern, Support } from './facts';
+import type { AskFirstKind, LimiterKind, Pattern, Support } from './facts';
 import type { Source } from './norms';
 
 /** A measured fact, by the name the rule table uses for it. */
@@ -12,7 +12,8 @@ export type SeenFactId =
   | 'kit.rail'
   | 'kit.mat'
   | 'kit.raisedSurface'
-  | 'kit.chair';
+  | 'kit.chair'
+  | 'kit.box';
 
 /** What one rung asks for. `person` needs hold for every higher rung too; a `place` need closes only its own rung. */
 export type Need = { readonly kind: 'person' | 'place'; readonly why: string; readonly source: Source } & (
@@ -22,13 +23,26 @@ export type Need = { readonly kind: 'person' | 'place'; readonly why: string; re
   | { readonly seen: SeenFactId }
   /** Balance lets the hands be at least this free. */
   | { readonly support: Support }
+  /** Not so, or opened by its not being so. */
+  | { readonly absent: 'aidIndoors' | 'injuredInFall' }
+  /** Fewer falls than so many in 12 months. */
+  | { readonly fallsUnder: number }
+  /** Of a time: not past it where it was taken; not taken is no reason. */
+  | { readonly fact: MeasuredFactId; readonly notPast: number }
+  /** Another need for whoever walks with a walker indoors. */
+  | { readonly walkerIndoors: Need; readonly otherwise: Need }
   /** Done cleanly in classes, by the log. */
   | { readonly shown: { readonly pattern: Pattern; readonly rung: number } }
   | { readonly anyOf: readonly Need[] }
 );
 
-/** Where the seat or target stands: the seat tested on, or the lowest seat shown, and how much above it to start. */
-export interface TargetRule {
+/**
+ * Where the seat or target stands: the seat tested on, or the lowest seat shown, and how much above it to start; or how
+ * high what is lifted stands, highest first.
+ */
+export type TargetRule = SeatRule | { readonly lifts: readonly number[] };
+
+export interface SeatRule {
   readonly from: 'tested-seat' | 'shown-seat';
   readonly raiseCm: number;
   /** More, while this measured fact is under `under`. */
@@ -39,21 +53,49 @@ export type Stance = 'seated' | 'lying' | BalanceStance;
 /** How the feet stand where balance decides about the hands; a foot that slides counts as split. */
 export type BalanceStance = 'two-foot' | 'split' | 'one-leg';
 
+/** Joints that can hurt, as pains are named. */
+export const loadedJoints = ['knee', 'hip', 'back', 'ankle', 'shoulder'] as const;
+export type LoadedJoint = (typeof loadedJoints)[number];
+/** How much a movement asks of a joint; nothing where left out. */
+export type Loads = Partial<Record<LoadedJoint, 'some' | 'much'>>;
+
+/** What a movement has in it that a limiter may forbid, besides its stance, its floor, its slide and its weight. */
+export const rungFlags = ['deep-hold', 'impact', 'pad-under-knee', 'head-low'] as const;
+export type RungFlag = (typeof rungFlags)[number];
+
 export interface Rung {
   readonly rung: number;
   readonly name: string;
   readonly does: string;
   readonly stance: Stance;
   readonly floor: boolean;
-  /** One foot slides over the floor. */
-  readonly slides?: true;
+  readonly loads: Loads;
+  readonly flags?: readonly RungFlag[];
+  /** One foot slides over the floor; where it may not, it steps back to a mark and returns. */
+  readonly slides?: { readonly mark: { readonly name: string; readonly does: string } };
   readonly needs: readonly Need[];
   /** Support that the movement fixes; absent where balance decides. */
-  readonly support?: { readonly is: Support; readonly words: string };
+  readonly support?: {
+    readonly is: Support;
+    readonly words: string;
+    /** Less free, on a fixed rail, for whoever held fewer positions. */
+    readonly unsteady?: {
+      readonly fact: MeasuredFactId;
+      readonly under: number;
+      readonly is: Support;
+      readonly words: string;
+    };
+  };
   /** The movement is done with no freer hands than these, however good the balance. */
   readonly freest?: Support;
   readonly target?: TargetRule;
   readonly dose: 'reps' | 'holds';
+  /** Rises that are dosed in three short rounds, by what was counted on that way of rising. */
+  readonly rising?: 'with-hands' | 'free';
+  /** The test of this very movement: the dose is never more than half of it. */
+  readonly ownTest?: MeasuredFactId;
+  /** Carries a weight for who is strong, where nothing closes this rung of the ladder. */
+  readonly loadsFrom?: number;
   /** Left and right apart. */
   readonly aSide?: true;
   readonly load: boolean;
@@ -81,6 +123,16 @@ export interface LimiterRow {
   readonly title: string;
   /** For pains: from this answer on. */
   readonly painAtLeast?: number;
+  /** Holds for so many days from `since`; without a day it holds on. */
+  readonly forDays?: number;
+  /** Of surgery: the row of an eye, or of everything else. */
+  readonly eye?: boolean;
+  /** A rung that the release names is not closed by it. */
+  readonly unlessNamed?: true;
+  /** Closes the ladders that were ticked with it. */
+  readonly asTicked?: true;
+  /** What its sentence forbids; a rung that has it in its own words is closed. */
+  readonly forbids?: readonly (RungFlag | 'weight' | 'one-leg' | 'floor')[];
   /** The row does not hold once limits are lifted, or the activity released, in writing. */
   readonly untilLifted?: boolean;
   readonly closesTests: readonly string[];
@@ -93,11 +145,25 @@ export interface LimiterRow {
 export type LimiterChange =
   /** Target never under the tested seat plus `cm`, on these rungs. */
   | { readonly change: 'seat-up'; readonly pattern: Pattern; readonly rungs: Span; readonly cm: number }
-  | { readonly change: 'support-back' }
-  /** No freer than this in that stance. */
+  /** Target so much higher than it would be, on these rungs. */
+  | { readonly change: 'seat-add'; readonly pattern: Pattern; readonly rungs: Span; readonly cm: number }
+  /** One step more support, where a stance is named only there. */
+  | { readonly change: 'support-back'; readonly stances?: readonly BalanceStance[] }
+  /** No freer than this in that stance, or on those rungs. */
   | { readonly change: 'support-most'; readonly stance: BalanceStance; readonly support: Support }
+  | {
+      readonly change: 'support-most';
+      readonly pattern: Pattern;
+      readonly rungs: Span;
+      readonly support: Support;
+    }
+  /** A foot steps to a mark and does not slide. */
+  | { readonly change: 'no-slide' }
   | { readonly change: 'hold-cap'; readonly seconds: number }
-  | { readonly change: 'ask-first' };
+  | { readonly change: 'reps-cap'; readonly pattern: Pattern; readonly reps: number }
+  /** How these rungs are done, in words. */
+  | { readonly change: 'done-so'; readonly pattern: Pattern; readonly rungs: Span; readonly words: string }
+  | { readonly change: 'ask-first'; readonly as: AskFirstKind };
 
 /** How a measured value is read on a bad day: one margin, once. */
 export type Margin =
@@ -145,16 +211,20 @@ export interface LevelRules {
 /** Numbers of common practice, no published source. */
 export interface HouseRules {
   readonly oldAfterDays: number;
+  /** From here on a result opens nothing and carries only what lies under the confirmed level. */
+  readonly halfYearAfterDays: number;
   readonly untestedAfterDays: number;
   /** Seat taken where none was written down. */
   readonly usualSeatCm: number;
   readonly firstClasses: number;
   /** Highest rung in the first classes. */
   readonly firstClassesTop: Partial<Record<Pattern, number>>;
-  readonly askFirstTop: Partial<Record<Pattern, number>>;
+  /** And never under these, where they are open. */
+  readonly firstClassesLeast: Partial<Record<Pattern, number>>;
+  /** What may go on while somebody is asked, by why. */
+  readonly askFirstTop: Readonly<Record<AskFirstKind, Partial<Record<Pattern, number>>>>;
   readonly askFirstHoldS: number;
   readonly oldRaiseCm: number;
-  readonly loadShareOfMass: number;
   readonly fallsForCare: number;
   readonly reps: {
     readonly least: number;
@@ -162,7 +232,19 @@ export interface HouseRules {
     readonly share: number;
     readonly uncounted: number;
     readonly uncountedASide: number;
+    /** Standing up from a seat: so many in each round of the first classes, and so many rounds. */
+    readonly rising: { readonly first: number; readonly rounds: number };
   };
+  /** Rounds by the classes behind them, fewest first. */
+  readonly rounds: readonly { readonly fromClasses: number; readonly rounds: number }[];
+  readonly load: {
+    readonly shareOfMass: number;
+    readonly mostKg: number;
+    /** Beside the weighted squat: the seat tap from so many stands and classes, for who is strong and unsteady. */
+    readonly tap: { readonly stands: number; readonly fromClasses: number; readonly kneePainMost: number };
+  };
+  /** Of the height of the kneecap; over it the wish for a seat is capped. */
+  readonly seatCap: { readonly share: number; readonly kneeShareOfHeight: number };
   readonly holds: { readonly leastS: number; readonly mostS: number; readonly share: number; readonly times: number };
   readonly source: Source;
 }

@@ -62,7 +62,10 @@ function Rungs({
 function needWords(need: Need, measured: readonly MeasuredFact[]): string {
   if ('anyOf' in need) return need.anyOf.map((one) => needWords(one, measured)).join(', or ');
   if ('support' in need) return `hands as free as ${supportWords[need.support]}`;
+  if ('walkerIndoors' in need)
+    return `${needWords(need.otherwise, measured)}, with a walker indoors ${needWords(need.walkerIndoors, measured)}`;
   if (!('fact' in need)) return need.why;
+  if ('notPast' in need) return need.why;
   const fact = measured.find((m) => m.id === need.fact);
   if (!fact || fact.reads === 'managed') return fact?.title ?? need.fact;
   const asked = 'under' in need ? `under ${need.under}` : need.atLeast;

@@ -1,5 +1,7 @@
 import type { Ladder } from '../../../core/shapes/ladder';
-import { here, practice, stands } from '../needs';
+import { here, practice, shown, stands } from '../needs';
+
+const mat = here('kit.mat', 'a mat');
 
 /** Hips up from lying, from a squeeze on the chair to one leg. The floor is only for who gets up again. House rules. */
 export const bridge = {
@@ -8,6 +10,7 @@ export const bridge = {
   rungs: [
     {
       rung: 1,
+      loads: {},
       name: 'Seated squeeze',
       does: 'Seated, squeeze the buttocks, heels dig into the floor.',
       stance: 'seated',
@@ -19,6 +22,7 @@ export const bridge = {
     },
     {
       rung: 2,
+      loads: { hip: 'some', back: 'some' },
       name: 'On a raised surface',
       does: 'Lying on a firm raised surface, feet hip width, hips up.',
       stance: 'lying',
@@ -30,58 +34,61 @@ export const bridge = {
     },
     {
       rung: 3,
+      loads: { hip: 'some', back: 'some' },
+      flags: ['head-low'],
       name: 'Two-foot, floor',
       does: 'On the mat, feet hip width, heels about 30 cm from the seat; lift by the hips, not the back.',
       stance: 'lying',
       floor: true,
-      needs: [
-        { kind: 'person', fact: 'floorTransfer', atLeast: 1, why: 'gets up from the floor', ...practice },
-        here('kit.mat', 'a mat'),
-      ],
+      needs: [{ kind: 'person', fact: 'floorTransfer', atLeast: 1, why: 'gets up from the floor', ...practice }, mat],
       support: { is: '0', words: 'arms beside the body' },
       dose: 'reps',
       load: false,
     },
     {
       rung: 4,
+      loads: { hip: 'some', back: 'much' },
+      flags: ['head-low'],
       name: 'Two-foot, pause',
       does: 'As before, with a pause at the top.',
       stance: 'lying',
       floor: true,
-      needs: [stands(8)],
+      needs: [stands(8), mat],
       support: { is: '0', words: 'arms beside the body' },
       dose: 'reps',
       load: false,
     },
     {
       rung: 5,
+      loads: { hip: 'much', back: 'much' },
+      flags: ['head-low'],
       name: 'Staggered',
       does: 'One heel further away, hips up and level.',
       stance: 'lying',
       floor: true,
       aSide: true,
-      needs: [
-        {
-          kind: 'person',
-          shown: { pattern: 'B', rung: 4 },
-          why: 'ten clean bridges with a pause, in two classes',
-          ...practice,
-        },
-      ],
+      needs: [shown('B', 4), mat],
       support: { is: '0', words: 'arms beside the body' },
       dose: 'reps',
       load: false,
     },
     {
       rung: 6,
+      loads: { hip: 'much', back: 'much' },
+      flags: ['head-low'],
       name: 'One leg',
       does: 'The free leg in line, the pelvis stays level.',
       stance: 'lying',
       floor: true,
       aSide: true,
-      needs: [{ kind: 'person', fact: 'oneLegBridges', atLeast: 3, why: 'either side lifts cleanly', ...practice }],
+      needs: [
+        shown('B', 5),
+        { kind: 'person', fact: 'oneLegBridges', atLeast: 3, why: 'either side lifts cleanly', ...practice },
+        mat,
+      ],
       support: { is: '0', words: 'arms beside the body' },
       dose: 'reps',
+      ownTest: 'oneLegBridges',
       load: false,
     },
   ],

@@ -2,7 +2,7 @@ import { stepHeightCm } from '../../../core/intake/cupboard';
 import { limitersInForce } from '../../../core/intake/inForce';
 import { painLimiters } from '../../../core/intake/pains';
 import { sentenceIn, shortLengthWords, unitsOf } from '../../../core/math/units';
-import type { Limiter } from '../../../core/shapes/facts';
+import type { IsoDate, Limiter } from '../../../core/shapes/facts';
 import { protocols } from '../../../catalogue/protocols';
 import { cautions } from '../../../catalogue/cautions/cautions';
 import type { PersonForm } from '../../../schemas/person';
@@ -10,11 +10,11 @@ import { useUnits } from '../../frame/units';
 import { useRules } from '../../frame/rules';
 
 /** What the answers so far close and change, said at once. */
-export function Follows({ form }: { form: PersonForm }) {
+export function Follows({ form, today }: { form: PersonForm; today: IsoDate }) {
   const units = useUnits();
   const pains = form.pains.map((p) => ({ ...p, reckoned: p.level, askedOn: '', stale: false, answers: [] }));
   const limiters = [...painLimiters(pains.filter((p) => p.level > 0)), ...form.limiters] as Limiter[];
-  const rows = limitersInForce(useRules().levels.limiters, limiters).map(({ row }) => row);
+  const rows = limitersInForce(useRules().levels.limiters, limiters, today).map(({ row }) => row);
   const says = [...new Set(rows.map((row) => row.says))];
   const closed = protocols.filter((p) => rows.some((row) => row.closesTests.includes(p.id)));
   const quiet = form.pains.filter(

@@ -314,7 +314,7 @@ export function IntakeForm({ today, start, asked, notedFalls, save, isNew, backT
           </Part>
         </div>
         <div className="lg:sticky lg:top-5">
-          <Follows form={now} />
+          <Follows form={now} today={today} />
         </div>
       </div>
       <FootBar>
