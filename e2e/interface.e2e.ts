@@ -191,12 +191,12 @@ describe('POST /api/v1/levels', () => {
           targetFrom: ['chair 43', 'pad 5'],
           loadKg: null,
           dose: '4x1',
-          code: 'S5/48/h@4x1',
+          code: 'S5/48/h@4x2',
           missing: null,
         },
         { pattern: 'L', rung: 2, support: '2', targetCm: null, code: 'L2/2@3x1' },
-        { pattern: 'H', rung: 4, support: 'f', code: 'H4/f@5x1' },
-        { pattern: 'B', rung: 2, code: 'B2/0@5x1' },
+        { pattern: 'H', rung: 4, support: 'f', code: 'H4/f@5x2' },
+        { pattern: 'B', rung: 2, code: 'B2/0@5x2' },
       ],
     });
     const [level] = body?.['levels'] as {

@@ -44,7 +44,7 @@ export const limiterWords: Readonly<Record<LimiterKind, string>> = {
   neurological: 'Parkinson’s, stroke, MS or similar',
   'recent-surgery': 'surgery in the last 12 weeks',
   'height-lost': 'over 4 cm of height lost',
-  'poor-sight': 'poor sight',
+  'poor-sight': 'does not see well',
   'lost-limb': 'a lost limb, or a brace',
   'blood-thinner': 'takes a blood thinner',
   other: 'something else',

@@ -90,7 +90,7 @@ describe('a decision', () => {
     await noteToday(
       deskOf(db, today),
       id,
-      { kind: 'pain', joint: 'knee', side: 'L', level: 7, since: null },
+      { kind: 'pain', joint: 'knee', side: 'L', level: 4, since: null },
       'pain-new-1',
     );
     expect(await squat(id)).toMatchObject({ state: 'over', inForce: { level: { code: before } } });

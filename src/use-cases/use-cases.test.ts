@@ -148,14 +148,14 @@ describe('from a result to a confirmed level', () => {
     await enterSheet(deskOf(db, today), paper(id, 9));
     const page = await readPerson(deskOf(db, today), id);
     expect(page?.lead?.series[0]?.results[0]?.score.rank).toMatchObject({ kind: 'ranked', band: 'below' });
-    expect(page?.levels.levels[0]?.code).toBe('S4/43/h@4x1');
+    expect(page?.levels.levels[0]?.code).toBe('S4/43/1@2x3');
     expect(page?.due).toMatchObject({ on: '2026-04-27', weeks: 8 });
     expect(page?.path.next.step).toBe('levels');
   });
   test('a confirmed level keeps facts, rules version and reasons, and the path moves on', async () => {
     const id = await add({ classesSoFar: 5 });
     await enterSheet(deskOf(db, today), paper(id, 9));
-    const codes = ['S5/43/h@4x1', 'H1/2@5x1', 'B1/0@h5x3'];
+    const codes = ['S5/43/1@4x2', 'H1/2@5x2', 'B1/0@h5x3'];
     expect(await confirmLevels(deskOf(db, today), id, codes)).toEqual({ kind: 'confirmed', codes });
     const [kept] = await listDecisions(db, id);
     expect(kept).toMatchObject({ kind: 'test', by: 'this device', rulesVersion: levelRules.version });

@@ -236,12 +236,12 @@ export const limiterRows: readonly LimiterRow[] = [
   },
   {
     kind: 'poor-sight',
-    title: 'poor sight',
+    title: 'does not see well',
     closesTests: ['fan-reach'],
     closes: { S: [[9, 9]], L: [[7, 8]], U: whole },
     forbids: ['impact'],
     changes: [{ change: 'support-back', stances: ['split', 'one-leg'] }],
-    says: 'Poor sight: one step more support in a step stance and on one leg; nothing that travels.',
+    says: 'Does not see well: one step more support in a step stance and on one leg; nothing that travels.',
   },
   {
     kind: 'lost-limb',
