@@ -1,4 +1,4 @@
-import { ValidationError, type AnyObject, type InferType, type TestContext } from 'yup';
+import { mixed, string, ValidationError, type AnyObject, type InferType, type TestContext } from 'yup';
 import {
   askFirstKinds,
   coachingStyles,
@@ -141,13 +141,34 @@ export const scoreRequest = (protocols: readonly Protocol[]) =>
 
 export type ScoreRequest = InferType<ReturnType<typeof scoreRequest>>;
 
+/** A day, or a year alone, whose last day counts. */
+const dayOrYear = () =>
+  mixed<string>().test('day', function (value: unknown) {
+    if (value === undefined || value === null || (typeof value === 'string' && /^(19|20)\d\d$/.test(value)))
+      return true;
+    return (
+      day().isValidSync(value, { strict: true }) ||
+      this.createError({ message: 'must be a day such as 2026-03-02, or a year' })
+    );
+  });
+
 export const limiterFields = () =>
   exactly({
     kind: oneOf(limiterKinds).required('is needed'),
     side: oneOf(sides).nullable(),
     pain: wholeIn(0, 10).nullable(),
-    since: day().nullable(),
+    since: dayOrYear().nullable(),
     limitsLifted: yesNo(),
+    /** Rungs a release names, such as `S8`. */
+    names: listOf(
+      string()
+        .matches(/^[SLHB][1-9]$/, 'must be a rung, such as S8')
+        .required('is needed'),
+      40,
+    ),
+    /** Of something else: the ladders it closes, and what it is. */
+    closes: listOf(oneOf(patterns).required('is needed'), patterns.length),
+    text: string().typeError('must be text').max(200, 'must have at most 200 letters'),
   });
 
 export const kitFields = () =>

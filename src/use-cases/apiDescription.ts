@@ -1,5 +1,13 @@
 import { normsVersion, protocols } from '../catalogue/protocols';
-import { limiterKinds, outcomes, patterns, readinessOutcomes, supports, walkingAids } from '../core/shapes/facts';
+import {
+  askFirstKinds,
+  limiterKinds,
+  outcomes,
+  patterns,
+  readinessOutcomes,
+  supports,
+  walkingAids,
+} from '../core/shapes/facts';
 import { deviceEventKinds, deviceIds } from '../core/shapes/device';
 import { stopReasons } from '../core/shapes/attempt';
 import { registerFilters, registerSorts } from '../core/shapes/register';
@@ -92,14 +100,18 @@ const shown = exactly({ pattern: oneOf(patterns), rung: between([1, 9], 'integer
 const levelsRequest = exactly(
   {
     ...{ person, testedOn: date, results: listOf(result), readiness: oneOf(readinessOutcomes) },
+    askFirstKind: oneOf(askFirstKinds),
     limiters: listOf(
       exactly(
         {
           kind: oneOf(limiterKinds),
           side: { enum: ['L', 'R', null] },
           pain: orNull(between([0, 10], 'integer')),
-          since: orNull(date),
+          since: { anyOf: [date, { type: 'string', pattern: '^(19|20)\\d\\d$' }, { type: 'null' }] },
           limitsLifted: yesNo,
+          names: listOf({ ...text, description: 'rungs a release names, such as S8' }),
+          closes: listOf(oneOf(patterns)),
+          text,
         },
         ['kind'],
       ),

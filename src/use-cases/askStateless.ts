@@ -72,6 +72,7 @@ export function askLevels(input: unknown, today: IsoDate): Answered {
     rulesVersion,
     levels: levels.map((l) => ({ ...l, dose: printDose(l.dose) })),
     accessories: [],
+    closed: answer.closed,
     cautions,
     refused,
   };
@@ -216,7 +217,12 @@ function printComposites({ battery, power }: Composites): object {
 
 function toFacts(sent: LevelsRequest, testedOn: IsoDate, results: readonly TestResult[]): Facts {
   const walkingAid = sent.walkingAid ?? 'none';
-  const limiters = sent.limiters ?? [];
+  const limiters = (sent.limiters ?? []).map(({ names, closes, text, ...limiter }) => ({
+    ...limiter,
+    ...(names ? { names } : {}),
+    ...(closes ? { closes } : {}),
+    ...(text === undefined ? {} : { text }),
+  }));
   const numb = sent.numbFeet === true && !limiters.some((l) => l.kind === 'numb-feet');
   return {
     person: {

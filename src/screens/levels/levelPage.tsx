@@ -137,6 +137,17 @@ function Detail({
           </p>
         ))}
         {holdsOn(level, ladder) && <p className="mt-2 text-sm font-semibold">{cautions.holding}</p>}
+        {level.doneSo?.map((words) => (
+          <p key={words} className="mt-2 font-semibold first-letter:uppercase">
+            {sentenceIn(words, units)}.
+          </p>
+        ))}
+        {(level.firmStepCm ?? 0) > 0 && (
+          <p className="mt-2 font-semibold">
+            A firm step of {shortLengthWords(level.firmStepCm ?? 0, unitsOf[units].length)} under both feet: the seat is
+            high for these legs.
+          </p>
+        )}
         {level.missing && <p className="mt-2 font-semibold">Missing here: {level.missing}</p>}
       </div>
       <div>
@@ -170,12 +181,16 @@ function holdsOn({ rung, support }: Level, ladder: Ladder): boolean {
 function doWords(level: Level, ladder: Ladder, units: UnitSystem): string {
   const rung = ladder.rungs.find((r) => r.rung === level.rung);
   const built = level.targetFrom && level.targetFrom.length > 1 ? ` (${level.targetFrom.join(' + ')})` : '';
+  const lifts = rung?.target && 'lifts' in rung.target;
+  const does = level.form === 'mark' ? rung?.slides?.mark.does : rung?.does;
   const seat =
     level.targetCm === null
       ? ''
-      : ` Seat ${shortLengthWords(level.targetCm, unitsOf[units].length)}${built}, back to the wall.`;
+      : lifts
+        ? ` It stands at ${shortLengthWords(level.targetCm, unitsOf[units].length)}, on something firm.`
+        : ` Seat ${shortLengthWords(level.targetCm, unitsOf[units].length)}${built}, back to the wall.`;
   const load = level.loadKg === null ? '' : ` ${massWords(level.loadKg, unitsOf[units].mass)} held close.`;
-  return `${sentenceIn(rung?.does ?? '', units)}${seat} ${capital(level.supportWords)}.${load} ${capital(doseWords(level.dose, rung?.aSide))}.`;
+  return `${sentenceIn(does ?? '', units)}${seat} ${capital(level.supportWords)}.${load} ${capital(doseWords(level.dose, rung?.aSide))}.`;
 }
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
