@@ -1,5 +1,5 @@
 import { mixed, string, type AnyObject, type InferType, type Schema } from 'yup';
-import { readinessOutcomes } from '../core/shapes/facts';
+import { patterns, readinessOutcomes } from '../core/shapes/facts';
 import {
   clearanceAnswers,
   daySigns,
@@ -70,6 +70,11 @@ const contents = (today: string): Readonly<Record<string, Schema>> => ({
     bloodThinners: oneOf(yesNoUnknown).required('is needed'),
     called: string().max(200).defined(),
     note: string().max(1000).defined(),
+  }),
+  shown: exactly({
+    kind: kind('shown'),
+    pattern: oneOf(patterns).required('is needed'),
+    rung: wholeIn(1, 9).required('is needed'),
   }),
   withdrawn: exactly({
     kind: kind('withdrawn'),

@@ -203,7 +203,7 @@ export const levelsRequest = (protocols: readonly Protocol[]) =>
     sitsUnsupported: yesNo(),
     heelDownAtTarget: yesNo(),
     sessionsLogged: wholeIn(0, 10_000),
-    shown: listOf(exactly({ pattern: oneOf(patterns).required('is needed'), rung: rungNumber() }), 100),
+    shown: listOf(exactly({ pattern: oneOf(patterns).required('is needed'), rung: rungNumber(), on: day() }), 100),
     lastConfirmed: listOf(
       exactly({
         pattern: oneOf(patterns).required('is needed'),

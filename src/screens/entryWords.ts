@@ -27,6 +27,8 @@ export function entryLine(content: EntryContent, { readiness }: RuleBook): strin
     }
     case 'incident':
       return `incident at ${content.at.slice(11, 16)}: ${content.what.map((w) => incidentWords[w]).join(', ')}${content.note === '' ? '' : `; ${content.note}`}`;
+    case 'shown':
+      return `seen clean in two classes: ${content.pattern}${content.rung} and the rungs under it`;
     case 'withdrawn':
       return `taken back: ${content.reason}`;
   }

@@ -96,7 +96,7 @@ const result = exactly(
 
 const scoreRequest = exactly({ person, testedOn: date, results: listOf(result) }, ['person', 'results']);
 
-const shown = exactly({ pattern: oneOf(patterns), rung: between([1, 9], 'integer') }, ['pattern', 'rung']);
+const shown = exactly({ pattern: oneOf(patterns), rung: between([1, 9], 'integer'), on: date }, ['pattern', 'rung']);
 const levelsRequest = exactly(
   {
     ...{ person, testedOn: date, results: listOf(result), readiness: oneOf(readinessOutcomes) },

@@ -4,6 +4,7 @@ import type { Body, Facts, IsoDate, RungConfirmed, TestResult } from '../shapes/
 import type { Intake } from '../shapes/intake';
 import type { Person, Place } from '../shapes/person';
 import { toKit } from './cupboard';
+import { ofKind } from './entries';
 import type { Known } from './known';
 
 export function bodyOn(person: Person, intake: Intake, day: IsoDate): Body {
@@ -50,7 +51,7 @@ export function factsOf(
     sitsUnsupported: intake.sitsUnsupported,
     heelDownAtTarget: intake.heelDownAtTarget,
     sessionsLogged: intake.classesSoFar + classesSince,
-    shown: [],
+    shown: ofKind(known.entries, 'shown').map(({ on, content: { pattern, rung } }) => ({ pattern, rung, on })),
     lastConfirmed,
     kit: toKit(place.cupboard),
     style: 'hips-back',

@@ -266,6 +266,13 @@ describe('rungs that are earned', () => {
     expect([at(4, [])?.rung, at(4, ['B4'])?.rung, at(3, ['B5'])?.rung, at(4, ['B5'])?.rung]).toEqual([4, 5, 5, 6]);
     expect(at(4, ['B5'])?.dose).toEqual({ kind: 'reps', reps: 2, sets: 2 });
   });
+  test('what was seen in classes lapses after 16 weeks, and with a fall since', () => {
+    const at = (on: string, more: Partial<Facts> = {}) =>
+      levelOf('H', fit({ shown: [{ pattern: 'H', rung: 6, on }], ...more }))?.rung;
+    expect([at(addDays(today, -112)), at(addDays(today, -113))]).toEqual([7, 6]);
+    // The tests are of today, the classes were before the fall.
+    expect(at('2026-02-20', { lastFallOn: '2026-02-25', falls12m: 1 })).toBe(6);
+  });
   test('with a walker indoors standing from the seat is the last squat rung until eight rises', () => {
     const at = (n: number) =>
       levelOf('S', someone({ results: [stands(n, { handsUsed: true })], walkingAid: 'walker', aidIndoors: true }))

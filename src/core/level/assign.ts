@@ -1,4 +1,6 @@
-import { supports, type AskFirstKind, type Facts, type Pattern, type Support } from '../shapes/facts';
+import { daysBetween } from '../math/days';
+import { upsetSince } from './cautious';
+import { supports, type AskFirstKind, type Facts, type Pattern, type RungShown, type Support } from '../shapes/facts';
 import type { Ladder, LevelRules, Need, Rung } from '../shapes/ladder';
 import type { Blocker, Caution, ClosedLadder, Dial, Level, LevelsAnswer, Reason } from './answer';
 import { hardest, limiterBlock, type Block } from './blocks';
@@ -49,7 +51,8 @@ interface Judged {
  * Same facts and same rules version: same answer, byte for byte.
  * @see rules.house.source for thresholds without a published source
  */
-export function assignLevels(rules: LevelRules, facts: Facts): LevelsAnswer {
+export function assignLevels(rules: LevelRules, given: Facts): LevelsAnswer {
+  const facts = { ...given, shown: given.shown.filter((s) => stillShown(s, given, rules)) };
   const inForce = limitersInForce(rules.limiters, facts.limiters, facts.testedOn);
   const readiness = readinessOf(facts, inForce);
   if (readiness === 'not-today') {
@@ -68,6 +71,12 @@ export function assignLevels(rules: LevelRules, facts: Facts): LevelsAnswer {
   const levels = answers.filter((a) => 'code' in a);
   const closed = answers.filter((a) => !('code' in a));
   return { rulesVersion: rules.version, levels, closed, cautions: cautionsOf(one), refused: null };
+}
+
+/** What was seen in classes lapses as a test does, and with whatever makes a test no longer true. */
+function stillShown({ on }: RungShown, facts: Facts, { house }: LevelRules): boolean {
+  if (on === undefined) return true;
+  return daysBetween(on, facts.testedOn) <= house.oldAfterDays && !upsetSince(facts, on);
 }
 
 /** What to mind with somebody, by the same rules as their levels, without working those out; none where nothing is given. */

@@ -105,7 +105,10 @@ function found(result: TestResult, measured: number | null): Found {
 const neverS = 999;
 
 /** A fall, surgery, or pain of 5 and over, that came after a test makes the test no longer true. */
-function upsetSince({ limiters, lastFallOn }: Facts, testedOn: IsoDate): boolean {
+export function upsetSince(
+  { limiters, lastFallOn }: Pick<Facts, 'limiters' | 'lastFallOn'>,
+  testedOn: IsoDate,
+): boolean {
   if (lastFallOn !== null && lastFallOn > testedOn) return true;
   return limiters.some(({ kind, since, pain }) => {
     // A pain without a number is the worst; a joint replaced is surgery too, however long it is healed.

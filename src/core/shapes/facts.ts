@@ -126,9 +126,11 @@ export interface Body {
 export interface RungShown {
   readonly pattern: Pattern;
   readonly rung: number;
+  /** The newer of the two sessions; the day of the answer where left out. */
+  readonly on?: IsoDate;
 }
 
-export interface RungConfirmed extends RungShown {
+export interface RungConfirmed extends Omit<RungShown, 'on'> {
   readonly support: Support;
 }
 

@@ -1,4 +1,4 @@
-import type { IsoDate, Readiness, Side, WalkingAid, Limiter } from './facts';
+import type { IsoDate, Pattern, Readiness, Side, WalkingAid, Limiter } from './facts';
 import type { PersonId } from './person';
 
 /** Parts of the intake that a walk-in leaves for later. */
@@ -133,6 +133,8 @@ export type EntryContent =
       readonly called: string;
       readonly note: string;
     }
+  /** A rung seen done cleanly in two classes, at most four weeks apart; this is the newer. */
+  | { readonly kind: 'shown'; readonly pattern: Pattern; readonly rung: number }
   /** Takes an earlier entry back; it stays readable. */
   | { readonly kind: 'withdrawn'; readonly entryId: string; readonly reason: string };
 

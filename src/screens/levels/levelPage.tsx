@@ -3,7 +3,8 @@ import { cautions } from '../../catalogue/cautions/cautions';
 import { massWords, sentenceIn, sentencesIn, shortLengthWords, unitsOf } from '../../core/math/units';
 import type { UnitSystem } from '../../core/shapes/person';
 import { hazardsAt } from '../../core/level/hazards';
-import { waitingLevels } from '../../core/level/standing';
+import { trainedLevels, waitingLevels } from '../../core/level/standing';
+import { ofKind } from '../../core/intake/entries';
 import type { Blocker, Level } from '../../core/level/answer';
 import type { Dose } from '../../core/shapes/dose';
 import type { HouseRules, Ladder, LevelRules } from '../../core/shapes/ladder';
@@ -18,19 +19,22 @@ import { ButtonLink } from '../touch/button';
 import { dayWords } from '../words';
 import { ConfirmLevelsButton, type ConfirmAnswer } from './confirmLevel';
 import { LevelBays, type Bay } from './levelBays';
+import { SeenClean, type Note } from './seenClean';
 
 interface Props {
   readonly view: PersonView;
   readonly rules: LevelRules;
   readonly confirm: (seen: readonly string[]) => Promise<ConfirmAnswer>;
+  readonly note: Note;
 }
 
 /** Four bays of wall bars with their pegs; under them, of the bay looked at, what to do, why, and what opens the next. */
-export function LevelScreen({ view, rules, confirm }: Props) {
+export function LevelScreen({ view, rules, confirm, note }: Props) {
   const { ladders, house } = rules;
   const { standings, decided, units } = view;
   const levels = sentencesIn(view.levels, units);
   const waiting = waitingLevels(standings);
+  const trained = trainedLevels(standings);
   const hrefs = personHrefs(view.person.id);
   const tallest = Math.max(...ladders.map((l) => l.rungs.length));
   const last = decided.at(-1);
@@ -44,7 +48,16 @@ export function LevelScreen({ view, rules, confirm }: Props) {
       waits: waiting.some((l) => l.pattern === ladder.pattern),
       bars: <WallBars ladder={ladder} level={level} blockers={blockers} earlier={earlier} tallest={tallest} />,
       detail: level ? (
-        <Detail ladder={ladder} level={level} house={house} units={units} />
+        <Detail ladder={ladder} level={level} house={house} units={units}>
+          {trained.some((l) => l.pattern === ladder.pattern) && (
+            <SeenClean
+              pattern={ladder.pattern}
+              rung={trained.find((l) => l.pattern === ladder.pattern)?.rung ?? level.rung}
+              ticks={ofKind(view.known.entries, 'shown').filter((e) => e.content.pattern === ladder.pattern)}
+              note={note}
+            />
+          )}
+        </Detail>
       ) : (
         <div className="grid gap-x-8 gap-y-4 lg:grid-cols-2">
           <h2 className="py-1 text-lg font-bold">No rung is open here today.</h2>
@@ -110,11 +123,14 @@ function Detail({
   level,
   house,
   units,
+  children,
 }: {
   ladder: Ladder;
   level: Level;
   house: HouseRules;
   units: UnitSystem;
+  /** What is said of it by hand. */
+  children: ReactNode;
 }) {
   return (
     <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[1.2fr_1.25fr_1fr]">
@@ -149,6 +165,7 @@ function Detail({
           </p>
         )}
         {level.missing && <p className="mt-2 font-semibold">Missing here: {level.missing}</p>}
+        {children}
       </div>
       <div>
         <Lines title="Why this one">

@@ -1,7 +1,7 @@
 import { theDesk } from '../../../../../use-cases/desk';
 import { readRules } from '../../../../../use-cases/rules';
 import { LevelScreen } from '../../../../../screens/levels/levelPage';
-import { saveConfirmedLevel } from '../../actions';
+import { noteOfPerson, saveConfirmedLevel } from '../../actions';
 import { thePerson, type PersonParams } from '../person';
 
 export async function generateMetadata(context: PersonParams) {
@@ -11,5 +11,13 @@ export async function generateMetadata(context: PersonParams) {
 export default async function LevelPage(context: PersonParams) {
   const view = await thePerson(context);
   const rules = await readRules(await theDesk());
-  return <LevelScreen view={view} rules={rules.levels} confirm={saveConfirmedLevel.bind(null, view.person.id)} />;
+  const { id } = view.person;
+  return (
+    <LevelScreen
+      view={view}
+      rules={rules.levels}
+      confirm={saveConfirmedLevel.bind(null, id)}
+      note={noteOfPerson.bind(null, id)}
+    />
+  );
 }
