@@ -67,8 +67,8 @@ function end(child: ChildProcess, signal: NodeJS.Signals): Promise<void> {
     }
     child.once('exit', () => ended());
     child.kill(signal);
-    // As the start script does: what is committed is safe, and an open line keeps a server from going by itself.
-    setTimeout(() => child.kill('SIGKILL'), 3000).unref();
+    // As the start script does, sooner: a page that asks again and again keeps a server from going by itself.
+    setTimeout(() => child.kill('SIGKILL'), 20_000).unref();
   });
 }
 
