@@ -101,7 +101,8 @@ function checkSeen(need: Extract<Need, { seen: unknown }>, facts: Facts): NeedAn
 function checkShown(need: Extract<Need, { shown: unknown }>, facts: Facts): NeedAnswer {
   const { pattern, rung } = need.shown;
   const yes = facts.shown.some((s) => s.pattern === pattern && s.rung >= rung);
-  return yesOrNo(`shown:${pattern}${rung}`, yes, need, `${need.why}: not yet`);
+  const answer = yesOrNo(`shown:${pattern}${rung}`, yes, need, `${need.why}: not yet`);
+  return answer.holds ? answer : { holds: false, block: { ...answer.block, tag: `${pattern}${rung} seen twice` } };
 }
 
 function checkAbsent({ absent, ...need }: Extract<Need, { absent: unknown }>, facts: Facts): NeedAnswer {
