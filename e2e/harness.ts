@@ -207,8 +207,9 @@ export async function watchedPage(browser: Pick<Browser, 'newPage'>, url: string
     faults.push(`page error: ${error instanceof Error ? error.message : String(error)}`);
   });
   page.on('console', (message) => {
-    // A server that was killed on purpose makes the browser say so; nothing else may.
-    if (message.type() === 'error' && !message.text().includes('net::ERR_')) faults.push(`console: ${message.text()}`);
+    // A server that was killed on purpose, or is on its way out, makes the browser say so; nothing else may.
+    const gone = ['net::ERR_', 'status of 503'].some((words) => message.text().includes(words));
+    if (message.type() === 'error' && !gone) faults.push(`console: ${message.text()}`);
   });
   await page.evaluateOnNewDocument(() => {
     document.addEventListener('securitypolicyviolation', (event) => {

@@ -25,7 +25,9 @@ let server: Server;
 let watched: Watched;
 let ids: Record<string, string>;
 let handedOut: string;
+let group: string;
 let attempt: string;
+let classToday: string;
 
 beforeAll(async () => {
   const made = spawnSync(process.execPath, ['--import', 'tsx', 'src/demo/load.ts', file], {
@@ -47,6 +49,8 @@ beforeAll(async () => {
   handedOut = await watched.page.$eval('a[href*="/report/"]', (a) => a.pathname);
   await watched.page.goto(server.url + odile('/scores/chair-stand-30s')(), { waitUntil: 'networkidle0' });
   attempt = await watched.page.$eval('a[href*="/attempts/"]', (a) => a.pathname);
+  await watched.page.goto(`${server.url}/people/groups`, { waitUntil: 'networkidle0' });
+  classToday = await watched.page.$eval('a[href$="/class"]', (a) => a.pathname);
 });
 afterAll(async () => {
   await browser.close();
@@ -92,6 +96,7 @@ const screens: [string, () => string][] = [
   ['a person', odile('')],
   ['walk-in', () => '/people/walk-in'],
   ['groups', () => '/people/groups'],
+  ['class today', () => classToday],
   ['import', () => '/people/import'],
   ['intake', odile('/intake')],
   ['intake of a walk-in', () => `/people/${ids['Maud Jessop'] ?? ''}/intake`],
@@ -607,4 +612,20 @@ test('the hall: what is wrong is told in its place, rules can be changed and put
   await page.waitForFunction(() => document.body.textContent.includes('Saved.'));
   await visit(page, '/library');
   expect(await page.evaluate(() => document.body.innerText)).not.toContain('house rules of this hall');
+});
+
+test('a class held is counted for who was there, and taken back in one press', async () => {
+  const { page } = watched;
+  await page.goto(server.url + classToday, { waitUntil: 'networkidle0' });
+  await page.click('li button');
+  const press = async (words: string) => {
+    const button = await page.waitForSelector(`::-p-xpath(//button[contains(normalize-space(.), "${words}")])`);
+    await button?.click();
+  };
+  await press('Class held');
+  await page.waitForFunction(() => document.body.textContent.includes('Held today, with'));
+  expect((await findings(page)).violations).toEqual([]);
+  await press('It was not held: take it back');
+  await page.waitForFunction(() => !document.body.textContent.includes('Held today, with'));
+  expect(watched.faults).toEqual([]);
 });

@@ -1,6 +1,7 @@
 import type { PersonId } from '../core/shapes/person';
-import { addClassHeld } from '../database/classes';
-import { peopleThere } from '../database/people';
+import { addClassHeld, findClassHeld, undoClassHeld } from '../database/classes';
+import { groupsOfPeople, listGroups } from '../database/groups';
+import { listPeople, peopleThere } from '../database/people';
 import { together, type Desk } from './desk';
 
 /**
@@ -21,4 +22,21 @@ export async function classHeld(
     await addClassHeld(trx.db, { key, groupId, day: desk.today(), closedAt }, there, desk.who);
     return { kind: 'noted', present: there.length };
   });
+}
+
+/** A group on the day of its class: who is in it, and whether it was noted as held already. */
+export async function readClassToday(desk: Desk, groupId: string) {
+  const group = (await listGroups(desk.db)).find((g) => g.id === groupId);
+  if (!group) return undefined;
+  const members = await groupsOfPeople(desk.db);
+  const people = (await listPeople(desk.db))
+    .filter((p) => !p.archived && members.get(p.id)?.includes(groupId))
+    .map(({ id, name }) => ({ id, name }));
+  return { group, people, held: (await findClassHeld(desk.db, groupId, desk.today())) ?? null };
+}
+
+/** Takes back that a class was held: nobody’s classes count it any more. */
+export async function undoClass(desk: Desk, key: string): Promise<{ readonly kind: 'undone' }> {
+  await undoClassHeld(desk.db, key, desk.who);
+  return { kind: 'undone' };
 }

@@ -8,7 +8,8 @@ import { questionIds } from '../core/shapes/intake';
 import { openRegister, type Register } from '../database/connection';
 import { addDecision, listDecisions } from '../database/decisions';
 import { saveHouseRules } from '../database/place';
-import { classHeld } from './classHeld';
+import { classHeld, readClassToday, undoClass } from './classHeld';
+import { saveGroup, withPeople } from './groups';
 import { codesWaiting, confirmLevels } from './confirmLevels';
 import { deskOf } from './desk';
 import { enterSheet } from './enterSheet';
@@ -102,7 +103,7 @@ describe('a decision', () => {
 });
 
 describe('a class held today', () => {
-  test('adds one to the classes of everybody who was there, once, from the next day on', async () => {
+  test('adds one to the classes of everybody who was there, once', async () => {
     const [ada, bea] = [
       await tested('2026-03-01', { classesSoFar: 1 }),
       await tested('2026-03-01', { classesSoFar: 1 }),
@@ -119,6 +120,26 @@ describe('a class held today', () => {
       });
     expect([await rung(ada), await rung(bea)]).toEqual([5, 4]);
     expect(await classHeld(deskOf(db, today), 'class-0002', null, ['nobody'])).toEqual({ kind: 'not-found' });
+  });
+  test('of a group is found on its day, and taken back counts for nobody, however often that is pressed', async () => {
+    const ada = await tested('2026-03-01', { classesSoFar: 1 });
+    const desk = deskOf(db, today);
+    await saveGroup(desk, 'tuesday-1', { name: 'Tuesday', weekday: 2, time: '10:00' });
+    await withPeople(desk, [ada], { kind: 'join', groupId: 'tuesday-1' });
+    const rung = async () => {
+      const standing = await squat(ada);
+      return standing && isOpen(standing.ceiling) ? standing.ceiling.rung : 0;
+    };
+    expect(await readClassToday(desk, 'tuesday-1')).toMatchObject({ people: [{ id: ada }], held: null });
+    await classHeld(desk, 'class-0003', 'tuesday-1', [ada]);
+    expect(await readClassToday(desk, 'tuesday-1')).toMatchObject({ held: { key: 'class-0003', present: 1 } });
+    expect(await rung()).toBe(5);
+    for (let twice = 0; twice < 2; twice++) await undoClass(desk, 'class-0003');
+    expect([(await readClassToday(desk, 'tuesday-1'))?.held, await rung()]).toEqual([null, 4]);
+    // Held after all, it is a class of its own.
+    await classHeld(desk, 'class-0004', 'tuesday-1', [ada]);
+    expect([(await readClassToday(desk, 'tuesday-1'))?.held?.key, await rung()]).toEqual(['class-0004', 5]);
+    expect(await readClassToday(desk, 'nobody')).toBeUndefined();
   });
 });
 

@@ -181,7 +181,7 @@ export async function recordsFor(
           attempts: of(attempts),
           movedAway: of(movedAway),
           decided: of(decided),
-          classesSince: of(present).filter(({ on }) => on > known.intake.notedOn && on <= day).length,
+          classesSince: of(present).filter(({ on }) => on <= day).length,
         }
       );
     },

@@ -145,6 +145,11 @@ function GroupLine({
         </ButtonLink>
       )}
       {group && people > 0 && (
+        <ButtonLink look="plain" href={`/people/groups/${group.id}/class`}>
+          Class today
+        </ButtonLink>
+      )}
+      {group && people > 0 && (
         <ButtonLink look="plain" href={`/people/sheet?group=${group.id}`}>
           Sheet from paper
         </ButtonLink>

@@ -3,6 +3,7 @@ import { args, codes, form, id, ids, opened, peopleDeed, saveMore, text, truth }
 import { endGroup, erasePerson, saveGroup, setAside, withPeople } from '../../../use-cases/groups';
 import { keepPrinted } from '../../../use-cases/printedPages';
 import { correctAttempt } from '../../../use-cases/correctAttempt';
+import { classHeld, undoClass } from '../../../use-cases/classHeld';
 import { confirmLevels } from '../../../use-cases/confirmLevels';
 import { enterSheet } from '../../../use-cases/enterSheet';
 import { noteToday } from '../../../use-cases/saveEntry';
@@ -45,3 +46,12 @@ export const setPersonAside = action(args([id(), truth()]), setAside);
 export const eraseForGood = action(args([id(), text(200)]), erasePerson);
 
 export const keepPrintedPage = action(args([id(), form()]), keepPrinted);
+
+/** Everybody who was there has one class more. */
+export const holdClass = action(
+  args([id(), id(), ids()]),
+  (desk, key, groupId, present) => classHeld(desk, key, groupId, present),
+  [['/', 'layout']],
+);
+
+export const takeClassBack = action(args([id()]), undoClass, [['/', 'layout']]);
