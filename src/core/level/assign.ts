@@ -20,7 +20,7 @@ import {
   type SupportCase,
 } from './support';
 import { seatHeights } from './seat';
-import { targetFor, type TargetAnswer } from './target';
+import { highestSeat, targetFor, type TargetAnswer } from './target';
 
 /** Everything about one person that every ladder and rung looks at. */
 interface Case {
@@ -222,11 +222,7 @@ function oneDialBack(ladder: Ladder, given: Judged, carried: Exclude<Carried, fa
 function nextSeat(rung: Rung, target: TargetAnswer, { rules, facts }: Case) {
   const { targetCm, missing } = target;
   if (!rung.target || 'lifts' in rung.target || rung.rung > 5 || targetCm === null || missing !== null) return null;
-  const most = rules.house.seatCap;
-  const kneeCm =
-    facts.person.kneeHeightCm ??
-    (facts.person.heightCm === null ? null : most.kneeShareOfHeight * facts.person.heightCm);
-  const highest = kneeCm === null ? Infinity : Math.floor(most.share * kneeCm);
+  const highest = highestSeat(facts, rules);
   return (
     seatHeights(facts.kit).find((s) => s.heightCm >= targetCm + rules.house.oldRaiseCm && s.heightCm <= highest) ?? null
   );

@@ -86,7 +86,7 @@ function seatFor(pattern: Pattern, rung: Rung, rule: SeatRule, one: TargetCase):
 }
 
 /** A fifth over the height of the kneecap, whole cm, rounded down; without a body no cap. */
-function highestSeat({ person }: Facts, { house }: LevelRules): number {
+export function highestSeat({ person }: Pick<Facts, 'person'>, { house }: Pick<LevelRules, 'house'>): number {
   const kneeCm =
     person.kneeHeightCm ?? (person.heightCm === null ? null : house.seatCap.kneeShareOfHeight * person.heightCm);
   return kneeCm === null ? Infinity : Math.floor(house.seatCap.share * kneeCm);
