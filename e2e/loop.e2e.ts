@@ -146,7 +146,8 @@ test('by keyboard alone: add a person, test, score, level, and 60 days later a s
   await says(page, '[data-testid=percentile]', 'about 17 in 100');
   await says(page, '[data-testid=change]', 'Nothing to compare with yet');
   await page.keyboard.press('l');
-  await says(page, '[data-testid=level-code]', 'S4/43/1@2x3');
+  // Balance not tested and no rail in this hall: standing without hands waits for the four positions.
+  await says(page, '[data-testid=level-code]', 'S2/');
   await says(page, '[data-testid=opens-next]', 'after the first two classes');
   await page.keyboard.press('c');
   await says(page, '[data-testid=confirmed]', '2 Mar 2026');
