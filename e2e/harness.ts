@@ -209,7 +209,8 @@ export async function watchedPage(browser: Pick<Browser, 'newPage'>, url: string
   page.on('console', (message) => {
     // A server that was killed on purpose, or is on its way out, makes the browser say so; nothing else may.
     const gone = ['net::ERR_', 'status of 503'].some((words) => message.text().includes(words));
-    if (message.type() === 'error' && !gone) faults.push(`console: ${message.text()}`);
+    if (message.type() === 'error' && !gone)
+      faults.push(`console: ${message.text()} ${message.location().url ?? ''}`.trim());
   });
   await page.evaluateOnNewDocument(() => {
     document.addEventListener('securitypolicyviolation', (event) => {

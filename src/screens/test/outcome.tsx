@@ -21,7 +21,7 @@ import { Step } from '../touch/step';
 import { slowingWords, stopReasonWords, told } from '../words';
 import { Afterwards } from './afterwards';
 import { Agree } from './agree';
-import { serverAnswers } from './bench/sending';
+import { sendAttempt, serverAnswers } from './bench/sending';
 import type { RunNow } from './bench/useLanes';
 import { Rest } from './laneClock';
 import { laneLetters, type LaneNow } from './lanes';
@@ -63,8 +63,11 @@ export function Outcome({ lanes, protocol, emergencyNumber, again, checkAgain, n
   );
   const leave = async () => {
     const kept = first?.active.kept;
-    if (kept && (await serverAnswers())) window.location.assign(`/people/${kept.personId}/scores/${kept.test}`);
-    else setAway(true);
+    if (kept && (await serverAnswers())) {
+      // Sent again it is the same; what is on its way arrives first, so that there is a score to be seen.
+      await sendAttempt(kept);
+      window.location.assign(`/people/${kept.personId}/scores/${kept.test}`);
+    } else setAway(true);
   };
   const people = toRepeat.flatMap((l) => l.person ?? []);
   const swap = swapOf(lanes);
