@@ -26,7 +26,7 @@ export function TimeLeft({ goMs, durationS }: Props) {
     <span
       ref={text}
       role="timer"
-      className="num ml-auto text-3xl font-bold whitespace-nowrap max-md:text-2xl"
+      className="num ml-auto text-3xl font-bold whitespace-nowrap max-md:text-2xl max-[22.5rem]:text-xl"
       data-testid="time-left"
     />
   );
