@@ -7,7 +7,7 @@ import { toResult } from './measure/attempt';
 import { readTrial } from './measure/readTrial';
 import { scoreResult } from './score/scoreResult';
 import type { AttemptEvent } from './shapes/attempt';
-import type { Facts } from './shapes/facts';
+import { plainFacts, type Facts } from './shapes/facts';
 
 test('twelve presses become S5, step by step, as the readme of the core tells it', () => {
   const on = '2026-03-02';
@@ -34,17 +34,8 @@ test('twelve presses become S5, step by step, as the readme of the core tells it
       testedOn: on,
       results: [result, positions],
     },
-    ...{
-      askFirstKind: 'symptoms',
-      readiness: 'ready',
-      limiters: [],
-      falls12m: 0,
-      injuredInFall: false,
-      lastFallOn: null,
-      walkingAid: 'none',
-    },
-    ...{ aidIndoors: false, floorSlides: true, sitsUnsupported: true, heelDownAtTarget: false, sessionsLogged: 4 },
-    ...{ shown: [], lastConfirmed: [], style: 'hips-back', impactCleared: false },
+    ...plainFacts,
+    ...{ floorSlides: true, sessionsLogged: 4 },
     kit: {
       ...{ chairs: [{ heightCm: 43, arms: false }], padsCm: [3, 5], weightsKg: [1], boxesCm: [] },
       ...{ raisedSurface: true, rail: true, mat: true },
@@ -56,6 +47,6 @@ test('twelve presses become S5, step by step, as the readme of the core tells it
   expect(squat?.blockers.filter((b) => b.rung === 6).map((b) => b.fact)).toEqual(['fourStage']);
   const before = standingsOf(levelRules.ladders, answer, [], on);
   expect(waitingLevels(before)[0]?.code).toBe('S5/43/h@5x2');
-  const decided = answer.levels.map((level) => ({ decidedOn: on, kind: 'test' as const, level }));
+  const decided = answer.levels.map((level) => ({ decidedOn: on, kind: 'test' as const, by: 'Kim', level }));
   expect(trainedLevels(standingsOf(levelRules.ladders, answer, decided, on))[0]?.code).toBe('S5/43/h@5x2');
 });

@@ -26,6 +26,7 @@ export interface DecidedLevel {
   readonly personId: PersonId;
   readonly decidedOn: IsoDate;
   readonly at: string;
+  readonly by: string;
   readonly kind: DecisionKind;
   readonly normsVersion: string;
   readonly level: Level;
@@ -59,7 +60,7 @@ export async function listDecidedLevels(db: Register, personIds?: readonly Perso
   const all = db
     .selectFrom('level')
     .innerJoin('decision', 'decision.id', 'level.decision_id')
-    .select(['person_id', 'day', 'at', 'kind', 'norms_version', 'level_json'])
+    .select(['person_id', 'day', 'at', 'by', 'kind', 'norms_version', 'level_json'])
     .orderBy('day')
     .orderBy('at')
     .orderBy(sql`decision.rowid`)
@@ -69,6 +70,7 @@ export async function listDecidedLevels(db: Register, personIds?: readonly Perso
     personId: row.person_id,
     decidedOn: row.day,
     at: row.at,
+    by: row.by,
     kind: row.kind as DecisionKind,
     normsVersion: row.norms_version,
     level: JSON.parse(row.level_json) as Level,

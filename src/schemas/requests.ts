@@ -10,10 +10,16 @@ import {
   walkingAids,
 } from '../core/shapes/facts';
 import type { Protocol } from '../core/shapes/protocol';
-import { day, exactly, listOf, numberIn, oneOf, wholeIn, yesNo } from './building';
+import { day, exactly, listOf, numberIn, oneOf, wholeIn, words, yesNo } from './building';
 
 /** Limits of a body; shared by forms and the open interface. */
-export const bodyLimits = { ageYears: [18, 110], heightCm: [120, 220], massKg: [30, 250], seatCm: [25, 80] } as const;
+export const bodyLimits = {
+  ageYears: [18, 110],
+  heightCm: [120, 220],
+  massKg: [30, 250],
+  seatCm: [25, 80],
+  kneeCm: [30, 70],
+} as const;
 
 const sides = ['L', 'R'] as const;
 export const helps = ['none', 'furniture', 'person'] as const;
@@ -24,6 +30,8 @@ const personFields = () =>
     birthDate: day(),
     sex: oneOf(['female', 'male']).nullable(),
     heightCm: numberIn(...bodyLimits.heightCm, 'cm').nullable(),
+    /** Of the kneecap; stands for a share of the height. */
+    kneeHeightCm: numberIn(...bodyLimits.kneeCm, 'cm').nullable(),
     massKg: numberIn(...bodyLimits.massKg, 'kg').nullable(),
   }).test('age-or-birth-date', function (value: AnyObject | undefined) {
     if (value?.['age'] === undefined && value?.['birthDate'] === undefined)
@@ -158,6 +166,9 @@ export const limiterFields = () =>
     side: oneOf(sides).nullable(),
     pain: wholeIn(0, 10).nullable(),
     since: dayOrYear().nullable(),
+    /** Of a pain: several of a kind and side are its answers. */
+    askedOn: day(),
+    site: oneOf(['eye']).nullable(),
     limitsLifted: yesNo(),
     /** Rungs a release names, such as `S8`. */
     names: listOf(
@@ -173,10 +184,13 @@ export const limiterFields = () =>
 
 export const kitFields = () =>
   exactly({
-    chairs: listOf(exactly({ heightCm: wholeIn(25, 80, 'cm').required('is needed'), arms: yesNo() }), 50),
+    chairs: listOf(exactly({ heightCm: wholeIn(25, 80, 'cm').required('is needed'), arms: yesNo() }), 50)
+      .min(1, 'must hold at least one chair: nobody is seated without')
+      .required('is needed: at least one chair to sit on'),
     padsCm: listOf(wholeIn(1, 20, 'cm'), 20),
     raisedSurface: yesNo(),
     weightsKg: listOf(numberIn(0.1, 50, 'kg'), 50),
+    stepsCm: listOf(wholeIn(1, 60, 'cm'), 20),
     rail: yesNo(),
     mat: yesNo(),
     /** Of earlier senders: one box to lift, its height not known. */
@@ -184,7 +198,27 @@ export const kitFields = () =>
     boxes: listOf(exactly({ heightCm: wholeIn(5, 80, 'cm').nullable(), count: wholeIn(0, 200) }), 12),
   });
 
-const rungNumber = () => wholeIn(1, 9).required('is needed');
+const onLadder = () => ({
+  pattern: oneOf(patterns).required('is needed'),
+  rung: wholeIn(1, 9).required('is needed'),
+});
+
+/** At most one entry a ladder; each further one is told of under its own path. */
+function oneALadder<S extends ReturnType<typeof listOf<{ pattern: string }>>>(list: S) {
+  return list.test('one-a-ladder', function (value) {
+    const faults = (value ?? []).flatMap((entry, i) =>
+      entry && value?.slice(0, i).some((e) => e?.pattern === entry.pattern)
+        ? [
+            this.createError({
+              path: `${this.path}[${i}].pattern`,
+              message: `is the second of ladder ${entry.pattern}: one a ladder`,
+            }),
+          ]
+        : [],
+    );
+    return faults.length === 0 || new ValidationError(faults);
+  });
+}
 
 export const levelsRequest = (protocols: readonly Protocol[]) =>
   exactly({
@@ -196,21 +230,38 @@ export const levelsRequest = (protocols: readonly Protocol[]) =>
     limiters: listOf(limiterFields(), 50),
     falls12m: wholeIn(0, 100),
     injuredInFall: yesNo(),
+    lastFallOn: day(),
     walkingAid: oneOf(walkingAids),
     aidIndoors: yesNo(),
     floorSlides: yesNo(),
     numbFeet: yesNo(),
     sitsUnsupported: yesNo(),
+    followsTask: yesNo(),
+    armsFree: yesNo(),
+    lightWhileAsking: yesNo(),
     heelDownAtTarget: yesNo(),
+    heelUpTwice: yesNo(),
+    backThighTight: yesNo(),
+    wishes: listOf(oneOf(['stairs', 'wide-stance']).required('is needed'), 2),
     sessionsLogged: wholeIn(0, 10_000),
-    shown: listOf(exactly({ pattern: oneOf(patterns).required('is needed'), rung: rungNumber(), on: day() }), 100),
-    lastConfirmed: listOf(
-      exactly({
-        pattern: oneOf(patterns).required('is needed'),
-        rung: rungNumber(),
-        support: oneOf(supports).required('is needed'),
-      }),
-      100,
+    missedWeeks: wholeIn(0, 520, 'weeks'),
+    shownSeatCm: wholeIn(...bodyLimits.seatCm, 'cm').nullable(),
+    liftHeightCm: wholeIn(0, 80, 'cm').nullable(),
+    shown: listOf(exactly({ ...onLadder(), on: day() }), 100),
+    /** Of holds that are built later: how long. */
+    held: listOf(exactly({ ...onLadder(), seconds: numberIn(0, 600, 's').required('is needed'), on: day() }), 100),
+    lastConfirmed: oneALadder(
+      listOf(exactly({ ...onLadder(), support: oneOf(supports).required('is needed') }), patterns.length),
+    ),
+    setByHand: oneALadder(
+      listOf(
+        exactly({
+          ...onLadder(),
+          support: oneOf(supports),
+          reason: words(3, 'is needed: why, in a few words').max(200).required('is needed: why, in a few words'),
+        }),
+        patterns.length,
+      ),
     ),
     kit: kitFields().optional().default(undefined),
     style: oneOf(coachingStyles),

@@ -34,7 +34,11 @@ describe('a request is taken whole or refused by name', () => {
     ];
     for (const [place, input] of places) expect(pathsOf(score, input)).toEqual([`${place}/typo`]);
     expect(
-      pathsOf(levels, { person, kit: { padsCm: [3], typo: 1 }, limiters: [{ kind: 'knee-pain', typo: 1 }] }).sort(),
+      pathsOf(levels, {
+        person,
+        kit: { chairs: [{ heightCm: 43 }], padsCm: [3], typo: 1 },
+        limiters: [{ kind: 'knee-pain', typo: 1 }],
+      }).sort(),
     ).toEqual(['/kit/typo', '/limiters/0/typo']);
   });
   test('a field with a slash or tilde in its name is pointed at by RFC 6901', () => {

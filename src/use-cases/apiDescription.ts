@@ -71,6 +71,7 @@ const person = exactly({
     description: 'the norm table; null: both are answered, the cautious one used',
   },
   heightCm: orNull(between(bodyLimits.heightCm)),
+  kneeHeightCm: { ...orNull(between(bodyLimits.kneeCm)), description: 'of the kneecap; else 0.285 of the height' },
   massKg: orNull(between(bodyLimits.massKg)),
 });
 
@@ -96,7 +97,8 @@ const result = exactly(
 
 const scoreRequest = exactly({ person, testedOn: date, results: listOf(result) }, ['person', 'results']);
 
-const shown = exactly({ pattern: oneOf(patterns), rung: between([1, 9], 'integer'), on: date }, ['pattern', 'rung']);
+const onLadder = { pattern: oneOf(patterns), rung: between([1, 9], 'integer') };
+const shown = exactly({ ...onLadder, on: date }, ['pattern', 'rung']);
 const levelsRequest = exactly(
   {
     ...{ person, testedOn: date, results: listOf(result), readiness: oneOf(readinessOutcomes) },
@@ -108,6 +110,11 @@ const levelsRequest = exactly(
           side: { enum: ['L', 'R', null] },
           pain: orNull(between([0, 10], 'integer')),
           since: { anyOf: [date, { type: 'string', pattern: '^(19|20)\\d\\d$' }, { type: 'null' }] },
+          askedOn: {
+            ...date,
+            description: 'of a pain; several of a kind and side are its answers, the newest in force',
+          },
+          site: { enum: ['eye', null], description: 'of recent surgery: the eye heals sooner' },
           limitsLifted: yesNo,
           names: listOf({ ...text, description: 'rungs a release names, such as S8' }),
           closes: listOf(oneOf(patterns)),
@@ -116,18 +123,41 @@ const levelsRequest = exactly(
         ['kind'],
       ),
     ),
-    ...{ falls12m: between([0, 100], 'integer'), injuredInFall: yesNo, walkingAid: oneOf(walkingAids) },
+    ...{
+      falls12m: between([0, 100], 'integer'),
+      injuredInFall: yesNo,
+      lastFallOn: date,
+      walkingAid: oneOf(walkingAids),
+    },
     ...{ aidIndoors: yesNo, floorSlides: yesNo, numbFeet: yesNo, sitsUnsupported: yesNo, heelDownAtTarget: yesNo },
+    ...{ followsTask: yesNo, armsFree: yesNo, heelUpTwice: yesNo, backThighTight: yesNo },
+    lightWhileAsking: { ...yesNo, description: 'light work goes on while a known disease is asked about' },
+    wishes: listOf(oneOf(['stairs', 'wide-stance'])),
     sessionsLogged: between([0, 10_000], 'integer'),
+    missedWeeks: between([0, 520], 'integer'),
+    shownSeatCm: orNull(between(bodyLimits.seatCm, 'integer')),
+    liftHeightCm: orNull(between([0, 80], 'integer')),
     shown: listOf(shown),
-    lastConfirmed: listOf(
-      exactly({ pattern: oneOf(patterns), rung: between([1, 9], 'integer'), support: oneOf(supports) }, [
-        'pattern',
-        'rung',
-        'support',
-      ]),
+    held: listOf(exactly({ ...onLadder, seconds: between([0, 600]), on: date }, ['pattern', 'rung', 'seconds'])),
+    lastConfirmed: {
+      ...listOf(exactly({ ...onLadder, support: oneOf(supports) }, ['pattern', 'rung', 'support'])),
+      description: 'one a ladder',
+    },
+    setByHand: {
+      ...listOf(exactly({ ...onLadder, support: oneOf(supports), reason: text }, ['pattern', 'rung', 'reason'])),
+      description: 'one a ladder; past a limiter, the floor transfer, balance or the hall it is refused',
+    },
+    kit: exactly(
+      {
+        chairs: listOf(exactly({ heightCm: between(bodyLimits.seatCm, 'integer'), arms: yesNo }, ['heightCm'])),
+        padsCm: listOf(between([1, 20], 'integer')),
+        weightsKg: listOf(between([0.1, 50])),
+        stepsCm: listOf(between([1, 60], 'integer')),
+        ...{ raisedSurface: yesNo, rail: yesNo, mat: yesNo, box: yesNo },
+        boxes: listOf(exactly({ heightCm: orNull(between([5, 80], 'integer')), count: between([0, 200], 'integer') })),
+      },
+      ['chairs'],
     ),
-    kit: { type: 'object' },
     style: oneOf(['hips-back', 'upright', 'square']),
     impactCleared: yesNo,
   },

@@ -1,8 +1,10 @@
 import { protocolById, protocols } from '../catalogue/protocols';
+import { readinessRules } from '../catalogue/readiness/readiness';
 import { levelRules } from '../catalogue/rules';
 import { compositeRules } from '../catalogue/rules/composites';
+import { reckonedPain } from '../core/intake/pains';
 import { ageOn } from '../core/math/age';
-import { assignLevels } from '../core/level/assign';
+import { assignLevels, levelAt } from '../core/level/assign';
 import { printDose } from '../core/level/code';
 import { roundTo } from '../core/math/round';
 import type { MeasurementError } from '../core/score/error';
@@ -12,9 +14,11 @@ import { compositesOf, type Composites } from '../core/score/composites';
 import type { NormBook } from '../core/score/normBook';
 import type { Rank } from '../core/score/rank';
 import { moreIsBetter, scoreResult, type Score } from '../core/score/scoreResult';
-import type { Facts, IsoDate, Kit, TestResult } from '../core/shapes/facts';
+import { isOpen } from '../core/level/standing';
+import { plainFacts, type Facts, type IsoDate, type Kit, type Limiter, type TestResult } from '../core/shapes/facts';
 import type { NormTable } from '../core/shapes/norms';
 import type { Protocol } from '../core/shapes/protocol';
+import { groupBy } from './groupBy';
 import { shippedBook } from './norms';
 import { parse, type FieldError } from '../schemas/parse';
 import { levelsRequest, scoreRequest, type LevelsRequest, type ScoreRequest } from '../schemas/requests';
@@ -59,14 +63,14 @@ export function askLevels(input: unknown, today: IsoDate): Answered {
   const { person, testedOn = today, results = [] } = parsed.value;
   const young = ageFaults(person, [testedOn]);
   if (young.length > 0) return { kind: 'rejected', errors: young };
-  const answer = assignLevels(
-    levelRules,
-    toFacts(
-      parsed.value,
-      testedOn,
-      results.map((r) => toTestResult(r, testedOn)),
-    ),
+  const facts = toFacts(
+    parsed.value,
+    testedOn,
+    results.map((r) => toTestResult(r, testedOn)),
   );
+  const past = handFaults(facts);
+  if (past.length > 0) return { kind: 'rejected', errors: past };
+  const answer = assignLevels(levelRules, facts);
   const { rulesVersion, levels, cautions, refused } = answer;
   const body = {
     rulesVersion,
@@ -215,42 +219,81 @@ function printComposites({ battery, power }: Composites): object {
   };
 }
 
+/** Nobody’s word goes past a limiter, the floor transfer, balance or what the hall has. */
+function handFaults(facts: Facts): FieldError[] {
+  return facts.setByHand.flatMap(({ pattern, rung, reason }, i): FieldError[] => {
+    const ladder = levelRules.ladders.find((l) => l.pattern === pattern);
+    if (!ladder) return [];
+    const path = `/setByHand/${i}/rung`;
+    if (!ladder.rungs.some((r) => r.rung === rung))
+      return [{ path, message: `is no rung of ${pattern}: the highest is ${ladder.rungs.length}` }];
+    const at = levelAt(levelRules, facts, pattern, rung, reason);
+    if (isOpen(at)) return [];
+    const closed = at.blockers.map((b) => b.text).join('; ') || 'nothing may be done today';
+    return [{ path, message: `cannot be set by hand: ${closed}` }];
+  });
+}
+
 function toFacts(sent: LevelsRequest, testedOn: IsoDate, results: readonly TestResult[]): Facts {
   const walkingAid = sent.walkingAid ?? 'none';
-  const limiters = (sent.limiters ?? []).map(({ names, closes, text, ...limiter }) => ({
-    ...limiter,
-    ...(names ? { names } : {}),
-    ...(closes ? { closes } : {}),
-    ...(text === undefined ? {} : { text }),
-  }));
+  const limiters = toLimiters(sent.limiters ?? [], testedOn);
   const numb = sent.numbFeet === true && !limiters.some((l) => l.kind === 'numb-feet');
   return {
+    ...plainFacts,
+    ...definedOf({
+      ...{ readiness: sent.readiness, askFirstKind: sent.askFirstKind, falls12m: sent.falls12m },
+      ...{ injuredInFall: sent.injuredInFall, lastFallOn: sent.lastFallOn, floorSlides: sent.floorSlides },
+      ...{ sitsUnsupported: sent.sitsUnsupported, followsTask: sent.followsTask, armsFree: sent.armsFree },
+      ...{ lightWhileAsking: sent.lightWhileAsking, heelDownAtTarget: sent.heelDownAtTarget },
+      ...{ sessionsLogged: sent.sessionsLogged, missedWeeks: sent.missedWeeks, shown: sent.shown },
+      ...{ shownSeatCm: sent.shownSeatCm, liftHeightCm: sent.liftHeightCm, lastConfirmed: sent.lastConfirmed },
+      ...{ setByHand: sent.setByHand, style: sent.style, impactCleared: sent.impactCleared },
+    }),
     person: {
       ageYears: ageFor(sent.person, testedOn),
       sex: sent.person.sex ?? null,
       heightCm: sent.person.heightCm ?? null,
+      kneeHeightCm: sent.person.kneeHeightCm ?? null,
       massKg: sent.person.massKg ?? null,
     },
     testedOn,
     results,
-    readiness: sent.readiness ?? 'ready',
-    askFirstKind: sent.askFirstKind ?? 'symptoms',
     limiters: numb ? [...limiters, { kind: 'numb-feet' }] : limiters,
-    falls12m: sent.falls12m ?? 0,
-    injuredInFall: sent.injuredInFall ?? false,
-    lastFallOn: null,
     walkingAid,
     aidIndoors: sent.aidIndoors ?? walkingAid !== 'none',
-    floorSlides: sent.floorSlides ?? true,
-    sitsUnsupported: sent.sitsUnsupported ?? true,
-    heelDownAtTarget: sent.heelDownAtTarget ?? false,
-    sessionsLogged: sent.sessionsLogged ?? 2,
-    shown: sent.shown ?? [],
-    lastConfirmed: sent.lastConfirmed ?? [],
     kit: toKit(sent.kit),
-    style: sent.style ?? 'hips-back',
-    impactCleared: sent.impactCleared ?? false,
   };
+}
+
+/** Without what was left out. */
+const definedOf = <T extends object>(sent: T): { [K in keyof T]?: Exclude<T[K], undefined> } =>
+  Object.fromEntries(Object.entries(sent).filter(([, v]) => v !== undefined)) as {
+    [K in keyof T]?: Exclude<T[K], undefined>;
+  };
+
+/** Several pains of a kind and side are the answers to one question, the newest in force. */
+function toLimiters(sent: NonNullable<LevelsRequest['limiters']>, testedOn: IsoDate): Limiter[] {
+  const all = sent.map(({ askedOn = testedOn, site, names, closes, text, ...limiter }) => ({
+    askedOn,
+    limiter: {
+      ...limiter,
+      ...(site === 'eye' ? { ofTheEye: true } : {}),
+      ...(names ? { names } : {}),
+      ...(closes ? { closes } : {}),
+      ...(text === undefined ? {} : { text }),
+    },
+  }));
+  const ofOne = ({ limiter: { kind, side } }: (typeof all)[number]) =>
+    kind.endsWith('-pain') ? `${kind} ${side ?? ''}` : '';
+  return [...groupBy(all, ofOne)].flatMap(([pain, entries]) => {
+    if (pain === '') return entries.map((e) => e.limiter);
+    const answers = [...entries].sort((a, b) => (a.askedOn < b.askedOn ? -1 : a.askedOn > b.askedOn ? 1 : 0));
+    const newest = answers.at(-1);
+    if (!newest) return [];
+    // Not asked for a number, it is read as the worst.
+    const levels = answers.map(({ askedOn, limiter }) => ({ on: askedOn, level: limiter.pain ?? 10 }));
+    return [{ ...newest.limiter, pain: reckonedPain(levels, testedOn, readinessRules) }];
+  });
 }
 
 function toKit(kit: LevelsRequest['kit']): Kit {
@@ -259,11 +302,11 @@ function toKit(kit: LevelsRequest['kit']): Kit {
     padsCm: (kit?.padsCm ?? []).filter((p) => p !== undefined),
     weightsKg: (kit?.weightsKg ?? []).filter((w) => w !== undefined),
     raisedSurface: kit?.raisedSurface ?? false,
-    rail: kit?.rail ?? true,
-    mat: kit?.mat ?? true,
+    rail: kit?.rail ?? false,
+    mat: kit?.mat ?? false,
     boxesCm: kit?.boxes
       ? kit.boxes.flatMap((b) => Array.from({ length: b.count ?? 1 }, () => b.heightCm ?? null))
-      : (kit?.box ?? true)
+      : kit?.box
         ? [null]
         : [],
   };

@@ -207,7 +207,7 @@ export const limiterRows: readonly LimiterRow[] = [
     closesTests: [],
     closes: { S: [[8, 9]], L: [[8, 8]], H: [[6, 8]] },
     forbids: ['weight'],
-    changes: [],
+    changes: [{ change: 'lift-least', cm: 45 }],
     says: 'Fragile bone: a load only with clearance, held close.',
   },
   ...spine,

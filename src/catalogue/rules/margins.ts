@@ -105,6 +105,7 @@ export const measuredFacts: readonly MeasuredFact[] = [
     id: 'floorTransfer',
     test: 'floor-transfer',
     reads: 'managed',
+    notByHand: true,
     title: 'down to the floor and up without a person’s help',
     short: 'floor transfer',
     unit: '',

@@ -1,6 +1,6 @@
 import { ageOn } from '../math/age';
-import { askFirstKinds } from '../shapes/facts';
-import type { Body, Facts, IsoDate, RungConfirmed, TestResult } from '../shapes/facts';
+import { askFirstKinds, plainFacts } from '../shapes/facts';
+import type { Body, Facts, IsoDate, RungConfirmed, SetByHand, TestResult } from '../shapes/facts';
 import type { Intake } from '../shapes/intake';
 import type { Person, Place } from '../shapes/person';
 import { toKit } from './cupboard';
@@ -26,12 +26,13 @@ export function factsOf(
   known: Known,
   place: Place,
   results: readonly TestResult[],
-  lastConfirmed: readonly RungConfirmed[],
+  said: { readonly lastConfirmed: readonly RungConfirmed[]; readonly setByHand: readonly SetByHand[] },
   day: IsoDate,
   classesSince = 0,
 ): Facts {
   const { intake, limiters, falls, readiness } = known;
   return {
+    ...plainFacts,
     person: bodyOn(person, intake, day),
     testedOn: day,
     results,
@@ -52,9 +53,7 @@ export function factsOf(
     heelDownAtTarget: intake.heelDownAtTarget,
     sessionsLogged: intake.classesSoFar + classesSince,
     shown: ofKind(known.entries, 'shown').map(({ on, content: { pattern, rung } }) => ({ pattern, rung, on })),
-    lastConfirmed,
+    ...said,
     kit: toKit(place.cupboard),
-    style: 'hips-back',
-    impactCleared: false,
   };
 }

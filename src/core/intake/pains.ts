@@ -38,10 +38,9 @@ export function painsOn(entries: readonly Entry[], day: IsoDate, rules: Readines
 function painAt(answers: ReturnType<typeof ofKind<'pain'>>, day: IsoDate, rules: ReadinessRules): PainNow | null {
   const newest = answers.at(-1);
   if (!newest) return null;
-  const remembered = answers.slice(-rules.painsRemembered);
   const stale = daysBetween(newest.on, day) > rules.painAgainAfterDays;
-  const worst = Math.max(...remembered.map((a) => a.content.level));
-  const reckoned = stale ? worst : newest.content.level;
+  const all = answers.map((a) => ({ on: a.on, level: a.content.level }));
+  const reckoned = reckonedPain(all, day, rules);
   if (reckoned === 0) return null;
   const { joint, side, level, since } = newest.content;
   return {
@@ -52,7 +51,7 @@ function painAt(answers: ReturnType<typeof ofKind<'pain'>>, day: IsoDate, rules:
     since: strongSince(answers, rules) ?? since,
     askedOn: newest.on,
     stale,
-    answers: remembered.map((a) => ({ on: a.on, level: a.content.level })),
+    answers: all.slice(-rules.painsRemembered),
   };
 }
 
@@ -62,6 +61,22 @@ function strongSince(answers: ReturnType<typeof ofKind<'pain'>>, { strongPain }:
   const first = answers[lastMild + 1];
   if (!first) return null;
   return lastMild >= 0 ? first.on : (first.content.since ?? first.on);
+}
+
+/**
+ * Of answers to one pain, oldest first, what the rules reckon with: the newest, or the worst of the last ones once it is
+ * stale.
+ */
+export function reckonedPain(
+  answers: readonly { readonly on: IsoDate; readonly level: number }[],
+  day: IsoDate,
+  { painsRemembered, painAgainAfterDays }: ReadinessRules,
+): number {
+  const remembered = answers.slice(-painsRemembered);
+  const newest = remembered.at(-1);
+  if (!newest) throw new RangeError('reckonedPain: no answer');
+  const stale = daysBetween(newest.on, day) > painAgainAfterDays;
+  return stale ? Math.max(...remembered.map((a) => a.level)) : newest.level;
 }
 
 /** Pains as the limiter table knows them; a joint without a row there is noted, and closes nothing by rule. */

@@ -6,6 +6,8 @@ export interface Reason {
   readonly fact: string;
   readonly text: string;
   readonly source: string;
+  /** It fell short, and stands by somebody’s word. */
+  readonly byHand?: true;
 }
 
 /** One thing that keeps a rung closed, what is there, and the smallest change that would lift it. */
@@ -27,6 +29,21 @@ export interface Blocker {
 export const dials = ['seat', 'support', 'rung', 'dose', 'half-year'] as const;
 export type Dial = (typeof dials)[number];
 
+/**
+ * What somebody said of a level instead of yes: one that asks less, the one before, none at all, or one that asks more.
+ * What was kept stays until the next test; the others over it.
+ */
+export const handWords = ['lower', 'kept', 'not-this', 'higher'] as const;
+export type HandWord = (typeof handWords)[number];
+
+export interface ByHand {
+  readonly word: HandWord;
+  /** Why; always there for more than the rules give. */
+  readonly why: string;
+  /** The code of what the rules gave then. */
+  readonly from: string;
+}
+
 export interface Level {
   readonly pattern: Pattern;
   readonly rung: number;
@@ -43,12 +60,16 @@ export interface Level {
   readonly form?: 'slide' | 'mark' | null;
   /** How a limiter has it done, in words. */
   readonly doneSo?: readonly string[];
+  /** Which side is sore, where that leg goes, where the spotter stands; of what is done a side at a time. */
+  readonly sides?: readonly string[];
   /** What an old result moved. */
   readonly dial?: Dial | null;
   readonly loadKg: number | null;
   readonly dose: Dose;
   readonly code: string;
   readonly missing: string | null;
+  /** Not as the rules gave it. */
+  readonly byHand?: ByHand;
   readonly reasons: readonly Reason[];
   readonly blockers: readonly Blocker[];
 }

@@ -18,52 +18,11 @@ import type { Ladder, LevelRules } from '../shapes/ladder';
 import type { Blocker, Level } from './answer';
 import { assignLevels } from './assign';
 import { measuredFor } from './cautious';
+import { done, legs, madeUpDay, madeUpKit, someone, stands } from './madeUp';
 import { seatAtLeast, seatHeights } from './seat';
 
-const today = '2026-03-02';
-const kit = {
-  chairs: [{ heightCm: 43, arms: false }],
-  padsCm: [3, 5],
-  weightsKg: [1, 2],
-  raisedSurface: true,
-  rail: true,
-  mat: true,
-  boxesCm: [null],
-};
-const done = (test: string, value: number, more: Partial<TestResult> = {}): TestResult => ({
-  test,
-  testedOn: today,
-  outcome: 'done',
-  value,
-  ...more,
-});
-const stands = (value: number, more: Partial<TestResult> = {}) =>
-  done('chair-stand-30s', value, { seatHeightCm: 43.2, ...more });
-const legs = (value: number): TestResult[] =>
-  (['L', 'R'] as const).map((side) => done('one-leg', value, { side, trials: [value, value, value] }));
-const someone = (more: Partial<Facts> = {}): Facts => ({
-  person: { ageYears: 77, sex: 'female', heightCm: 160, massKg: 64 },
-  testedOn: today,
-  results: [],
-  readiness: 'ready',
-  askFirstKind: 'symptoms',
-  limiters: [],
-  falls12m: 0,
-  injuredInFall: false,
-  lastFallOn: null,
-  walkingAid: 'none',
-  aidIndoors: false,
-  floorSlides: true,
-  sitsUnsupported: true,
-  heelDownAtTarget: false,
-  sessionsLogged: 2,
-  shown: [],
-  lastConfirmed: [],
-  kit,
-  style: 'hips-back',
-  impactCleared: false,
-  ...more,
-});
+const today = madeUpDay;
+const kit = madeUpKit;
 /** The rules with one ladder alone: no ladder looks at another, so that is all a question about one needs. */
 const alone = (ladder: Ladder): LevelRules => ({ ...levelRules, ladders: [ladder] });
 const byPattern = new Map(levelRules.ladders.map((l) => [l.pattern, alone(l)]));
@@ -326,6 +285,120 @@ describe('old results', () => {
   });
 });
 
+describe('rises with hands and without are two facts', () => {
+  const hands = (n: number, more: Partial<TestResult> = {}) => stands(n, { handsUsed: true, ...more });
+  const before = { testedOn: '2026-02-20' };
+  const padded = {
+    kit: {
+      ...kit,
+      chairs: [
+        { heightCm: 43, arms: false },
+        { heightCm: 50, arms: false },
+      ],
+    },
+  };
+  test('a failed try without hands leaves the stands with hands of another day, and the seat they were done on', () => {
+    const tried = stands(0);
+    const rung = (...results: TestResult[]) => squatOf(someone({ ...padded, results }));
+    expect(rung(hands(6, { ...before, seatHeightCm: 50 }))).toMatchObject({ rung: 3, wishCm: 54 });
+    expect(rung(hands(6, { ...before, seatHeightCm: 50 }), tried)).toMatchObject({ rung: 3, wishCm: 54 });
+    const unable = done('chair-stand-30s', 0, { outcome: 'unable', value: null });
+    expect(rung(hands(6, before), unable)?.rung).toBe(3);
+  });
+  test('a later count with hands and no clean number beside it says none without', () => {
+    const level = squatOf(someone({ results: [stands(9, before), hands(6)] }));
+    expect(level?.rung).toBe(3);
+    expect(level?.blockers.find((b) => b.rung === 4)).toMatchObject({ fact: 'cleanStands', have: 0 });
+  });
+  test('of a fresh count and an old one that carries more the carried rung stays', () => {
+    const old = hands(9, { testedOn: addDays(today, -120) });
+    const walker = {
+      walkingAid: 'walker',
+      aidIndoors: true,
+      lastConfirmed: [{ pattern: 'S', rung: 3, support: '2' }],
+    } as const;
+    expect(squatOf(someone({ ...walker, results: [old] }))).toMatchObject({ rung: 3, dial: 'dose' });
+    expect(squatOf(someone({ ...walker, results: [old, stands(2)] }))?.rung).toBe(3);
+  });
+  test('the seat stays known however old the count', () => {
+    const level = squatOf(someone({ ...padded, results: [hands(6, { testedOn: '2024-01-01', seatHeightCm: 50 })] }));
+    expect(level).toMatchObject({ rung: 1, targetCm: 50 });
+  });
+});
+
+describe('what stands in the way or in reach', () => {
+  test('without a rail a chair with its seat to the wall holds who held two positions, not who held one', () => {
+    const at = (stage: number, rail: boolean) =>
+      assignLevels(levelRules, someone({ results: [done('four-stage', stage)], kit: { ...kit, rail } }));
+    const rungs = (answer: ReturnType<typeof at>) => answer.levels.find((l) => l.pattern === 'L')?.rung;
+    expect([rungs(at(1, true)), rungs(at(2, true)), rungs(at(2, false)), rungs(at(1, false))]).toEqual([
+      1,
+      1,
+      1,
+      undefined,
+    ]);
+    const closed = at(1, false).closed.find((c) => c.pattern === 'L');
+    expect(closed?.blockers.filter((b) => b.rung === 1)).toMatchObject([{ fact: 'fourStage', measuredNeeded: 2 }]);
+  });
+  test('with a walker indoors the seat has arms where a chair of that height does, walker in front', () => {
+    const seats = (...chairs: { heightCm: number; arms: boolean }[]) =>
+      squatOf(
+        someone({
+          ...{ results: [stands(5, { handsUsed: true })], walkingAid: 'walker', aidIndoors: true },
+          kit: { ...kit, padsCm: [], chairs },
+        }),
+      );
+    const plain = { heightCm: 48, arms: false };
+    expect(seats(plain, { heightCm: 48, arms: true })).toMatchObject({
+      ...{ rung: 2, targetCm: 48, targetFrom: ['chair 48 with arms'], doneSo: ['walker in front, brakes on'] },
+    });
+    expect(seats(plain, { heightCm: 52, arms: true })?.targetFrom).toEqual(['chair 48']);
+  });
+  test('what is lifted stands first at 50 cm, then where classes left it, down to the floor; fragile bone keeps it up', () => {
+    const at = (liftHeightCm: number | null, more: Partial<Facts> = {}) =>
+      levelOf('H', someone({ results: [stands(10), done('four-stage', 3), ...legs(14)], liftHeightCm, ...more }));
+    expect([null, 40, 35, 0].map((cm) => at(cm)?.code.split('@')[0])).toEqual([
+      'H5/50/0',
+      'H5/40/0',
+      'H5/40/0',
+      'H5/0',
+    ]);
+    expect(at(0)?.reasons.map((r) => r.text)).toContain('what is lifted stands on the floor');
+    expect(at(0, { limiters: [{ kind: 'fragile-bone' }] })?.targetCm).toBe(50);
+    expect(at(0, { limiters: [{ kind: 'fragile-bone', limitsLifted: true }] })?.targetCm).toBeNull();
+  });
+  test('a seat shown in classes is the shown seat', () => {
+    const chairs = [40, 43].map((heightCm) => ({ heightCm, arms: false }));
+    expect(squatOf(someone({ results: [stands(9)], shownSeatCm: 40, kit: { ...kit, chairs } }))?.targetCm).toBe(40);
+  });
+});
+
+describe('the line of the first classes, and weeks missed', () => {
+  const fit = { results: [stands(14), done('four-stage', 4), ...legs(30), transfer()], heelDownAtTarget: true };
+  test('it stays for who does not follow a shown task, or has no arm free', () => {
+    expect(all(fit)).toBe('S7/48/0 L6/h H6/h B4/0');
+    for (const more of [{ followsTask: false }, { armsFree: false }]) {
+      expect(all({ ...fit, ...more })).toBe('S6/48/0 L4/2 H4/0 B3/0');
+      const [fact] = Object.keys(more);
+      expect(squatOf(someone({ ...fit, ...more }))?.blockers.map((b) => b.fact)).toContain(fact);
+    }
+  });
+  test('light work goes on while a known disease is asked about, where the hall has it so, and for no other reason', () => {
+    const asked = (askFirstKind: AskFirstKind, lightWhileAsking: boolean, more: Partial<Facts> = fit) =>
+      all({ ...more, readiness: 'ask-first', askFirstKind, lightWhileAsking });
+    expect(asked('disease', false)).toBe('S1/43/2 B1/0');
+    expect(asked('disease', true)).toBe('S3/48/2 H1/2 B2/0');
+    expect(asked('disease', true, { results: [stands(2, { handsUsed: true })] })).toBe('S2/53/2 H1/2 B2/0');
+    expect([asked('operation', true), asked('symptoms', true)]).toEqual(['B1/0', '']);
+  });
+  test('three weeks without a class: one dial back and half the dose; on the floor the rung under it', () => {
+    const at = (pattern: Pattern, missedWeeks: number) => levelOf(pattern, someone({ ...fit, missedWeeks }));
+    expect(at('S', 2)?.code).toBe(at('S', 0)?.code);
+    expect(at('H', 3)).toMatchObject({ rung: 6, support: 'f', dose: { reps: 1 }, dial: 'support' });
+    expect(at('B', 3)).toMatchObject({ rung: 3, dose: { reps: 2 }, dial: 'rung' });
+  });
+});
+
 describe('reading the facts', () => {
   test('the first result of a day counts, a later repeat does not; a newer day does', () => {
     expect(squatOf(someone({ results: [stands(5), stands(12)] }))?.rung).toBe(4);
@@ -398,6 +471,7 @@ describe('must always hold', () => {
     names: fc.subarray(['S8', 'L7', 'H7']),
     closes: fc.subarray([...ladders]),
   });
+  const often = fc.constantFrom(true, true, true, false);
   const anyone = fc
     .record({
       n: fc.integer({ min: 0, max: 20 }),
@@ -431,6 +505,13 @@ describe('must always hold', () => {
       heelDownAtTarget: fc.boolean(),
       impactCleared: fc.boolean(),
       sessionsLogged: fc.integer({ min: 0, max: 3 }),
+      followsTask: often,
+      armsFree: often,
+      lightWhileAsking: fc.boolean(),
+      missedWeeks: fc.constantFrom(0, 0, 0, 3),
+      shownSeatCm: fc.constantFrom(null, null, 40),
+      liftHeightCm: fc.constantFrom(null, null, 40, 0),
+      byHand: fc.option(fc.integer({ min: 1, max: 9 })),
       confirmed: fc.option(fc.integer({ min: 1, max: 9 })),
       ageDays: fc.constantFrom(0, 0, 0, 113, 183, 365),
       ageYears: fc.integer({ min: 61, max: 94 }),
@@ -443,6 +524,10 @@ describe('must always hold', () => {
           p.confirmed === null
             ? []
             : ladders.map((pattern) => ({ pattern, rung: p.confirmed ?? 1, support: 'h' as const })),
+        setByHand:
+          p.byHand === null
+            ? []
+            : ladders.map((pattern) => ({ pattern, rung: p.byHand ?? 1, reason: 'trained elsewhere' })),
         shown: p.logged.map(([pattern, rung]) => ({ pattern, rung })),
         results: [
           stands(p.n),
@@ -490,6 +575,13 @@ describe('must always hold', () => {
       { sitsUnsupported: false },
       { floorSlides: false },
       { sessionsLogged: 0 },
+      { followsTask: false },
+      { armsFree: false },
+      { lightWhileAsking: false },
+      { missedWeeks: 3 },
+      { shownSeatCm: null },
+      { liftHeightCm: null },
+      { setByHand: [] },
       { lastConfirmed: [] },
       { kit: { ...f.kit, padsCm: f.kit.padsCm.slice(1) } },
       ...(['rail', 'mat', 'raisedSurface'] as const).map((thing) => ({ kit: { ...f.kit, [thing]: false } })),
@@ -594,6 +686,10 @@ describe('must always hold', () => {
           if (level.form === 'slide')
             expect(facts.floorSlides && !facts.limiters.some((l) => l.kind === 'numb-feet')).toBe(true);
           if (rung?.stance === 'one-leg') expect(stage).toBeGreaterThanOrEqual(3);
+          const under = { S: 7, L: 6, H: 6, B: 4 }[level.pattern as (typeof ladders)[number]];
+          const earned = facts.shown.some((s) => s.pattern === level.pattern && s.rung >= level.rung - 1);
+          const said = facts.setByHand.some((s) => s.pattern === level.pattern && s.rung >= level.rung);
+          if (level.rung > under) expect(earned || said).toBe(true);
         }
       }),
     );
@@ -607,13 +703,19 @@ describe('must always hold', () => {
           refused: { because: 'not-today' },
         });
         const limiters = facts.limiters.filter((l) => l.kind !== 'recent-surgery' && l.kind !== 'back-pain');
-        const asked = (askFirstKind: AskFirstKind) =>
-          assignLevels(levelRules, { ...facts, limiters, readiness: 'ask-first', askFirstKind }).levels;
+        const asked = (askFirstKind: AskFirstKind, lightWhileAsking = false) =>
+          assignLevels(levelRules, { ...facts, limiters, readiness: 'ask-first', askFirstKind, lightWhileAsking })
+            .levels;
         const rungs = (levels: readonly Level[]) => levels.map((l) => [l.pattern, l.rung, l.loadKg]);
         expect(rungs(asked('symptoms'))).toEqual([]);
         expect(rungs(asked('operation')).every(([p, rung]) => p === 'B' && rung === 1)).toBe(true);
         expect(rungs(asked('disease')).every(([, rung]) => rung === 1)).toBe(true);
-        for (const level of asked('disease')) expect(most(level)).toBeLessThanOrEqual(10);
+        const light = asked('disease', true);
+        const top = { S: 3, L: 0, H: 1, B: 2 };
+        expect(light.every((l) => l.rung <= top[l.pattern as (typeof ladders)[number]] && l.loadKg === null)).toBe(
+          true,
+        );
+        for (const level of [...asked('disease'), ...light]) expect(most(level)).toBeLessThanOrEqual(10);
       }),
     );
   });

@@ -12,6 +12,7 @@ import { checkNeed, readAll, type Carried, type NeedAnswer, type PlainNeed, type
 import {
   askedOf,
   back1,
+  freerOf,
   lessFree,
   supportBlocks,
   supportFor,
@@ -20,7 +21,8 @@ import {
   type SupportCase,
 } from './support';
 import { seatHeights } from './seat';
-import { highestSeat, targetFor, type TargetAnswer } from './target';
+import { sidesOn } from './sides';
+import { highestSeat, targetFor, walksWithWalker, type TargetAnswer } from './target';
 
 /** Everything about one person that every ladder and rung looks at. */
 interface Case {
@@ -52,10 +54,8 @@ interface Judged {
  * @see rules.house.source for thresholds without a published source
  */
 export function assignLevels(rules: LevelRules, given: Facts): LevelsAnswer {
-  const facts = { ...given, shown: given.shown.filter((s) => stillShown(s, given, rules)) };
-  const inForce = limitersInForce(rules.limiters, facts.limiters, facts.testedOn);
-  const readiness = readinessOf(facts, inForce);
-  if (readiness === 'not-today') {
+  const one = caseOf(rules, given);
+  if (!one) {
     const text = 'Not today: nothing is assigned until the reason is looked at by a licensed professional.';
     return {
       rulesVersion: rules.version,
@@ -65,12 +65,42 @@ export function assignLevels(rules: LevelRules, given: Facts): LevelsAnswer {
       refused: { because: 'not-today', text },
     };
   }
-  const askFirst = askFirstKindOf(facts, inForce);
-  const one: Case = { rules, facts, readings: readAll(rules, facts, inForce), inForce, askFirst };
   const answers = rules.ladders.map((ladder) => levelOn(ladder, one));
   const levels = answers.filter((a) => 'code' in a);
   const closed = answers.filter((a) => !('code' in a));
   return { rulesVersion: rules.version, levels, closed, cautions: cautionsOf(one), refused: null };
+}
+
+/** `null` where nothing may be done today. */
+function caseOf(rules: LevelRules, given: Facts): Case | null {
+  const facts = { ...given, shown: given.shown.filter((s) => stillShown(s, given, rules)) };
+  const inForce = limitersInForce(rules.limiters, facts.limiters, facts.testedOn);
+  if (readinessOf(facts, inForce) === 'not-today') return null;
+  return { rules, facts, readings: readAll(rules, facts, inForce), inForce, askFirst: askFirstKindOf(facts, inForce) };
+}
+
+/**
+ * The level on one rung, for whoever sets it by hand: that rung where it may be done, else what keeps it closed.
+ * @param reason of a rung above what the rules give: it stands in for what fell short, never for a limiter, for the floor
+ * transfer, for balance or for the hall
+ */
+export function levelAt(
+  rules: LevelRules,
+  facts: Facts,
+  pattern: Pattern,
+  rung: number,
+  reason: string | null,
+): Level | ClosedLadder {
+  const others = facts.setByHand.filter((s) => s.pattern !== pattern);
+  const setByHand = reason === null ? facts.setByHand : [...others, { pattern, rung, reason }];
+  const one = caseOf(rules, { ...facts, setByHand });
+  const ladder = rules.ladders.find((l) => l.pattern === pattern);
+  if (!one || !ladder) return { pattern, blockers: [] };
+  const judged = judgedOn(ladder, one);
+  const at = judged.find((j) => j.rung.rung === rung);
+  const top = askFirstTop(pattern, one);
+  if (at && at.blocks.length === 0 && rung <= top) return levelFrom(ladder, at, judged, one);
+  return { pattern, blockers: at ? blockersOf(pattern, at, one) : [] };
 }
 
 /** What was seen in classes lapses as a test does, and with whatever makes a test no longer true. */
@@ -86,16 +116,32 @@ export function cautionsFor(rules: LevelRules, facts: Facts): Caution[] {
   return readiness === 'not-today' ? [] : cautionsOf({ facts, inForce, askFirst: askFirstKindOf(facts, inForce) });
 }
 
-function levelOn(ladder: Ladder, one: Case): Level | ClosedLadder {
-  const { pattern, rungs } = ladder;
+function judgedOn({ pattern, rungs }: Ladder, one: Case): Judged[] {
   const check = checker(pattern, one);
-  const judged = rungs.map((_, i) => judge(pattern, rungs.slice(0, i + 1), one, check));
+  return rungs.map((_, i) => judge(pattern, rungs.slice(0, i + 1), one, check));
+}
+
+function levelOn(ladder: Ladder, one: Case): Level | ClosedLadder {
+  const { pattern } = ladder;
+  const judged = judgedOn(ladder, one);
   const open = judged.filter((j) => j.blocks.length === 0);
-  const given = capped(pattern, open, one);
-  if (!given) return { pattern, blockers: judged.flatMap((j) => blockersOf(pattern, j, one)) };
-  const carried = carriedBy(given);
+  const best = capped(pattern, open, one);
+  if (!best) return { pattern, blockers: judged.flatMap((j) => blockersOf(pattern, j, one)) };
+  const missed = one.facts.missedWeeks >= one.rules.house.missedWeeks;
+  const lower = open.findLast((j) => j.rung.rung < best.rung.rung);
+  // On the floor, where neither seat nor hands can be a step easier, weeks missed cost the rung.
+  const given = missed && best.rung.floor && !carriedBy(best) && lower ? lower : best;
+  return levelFrom(ladder, given, judged, one);
+}
+
+/** A level on the rung that is given, with what keeps every rung above it. */
+function levelFrom(ladder: Ladder, given: Judged, judged: readonly Judged[], one: Case): Level {
+  const { pattern } = ladder;
+  const missed = one.facts.missedWeeks >= one.rules.house.missedWeeks;
+  const carried = carriedBy(given) || (missed && 'missed');
   const dialled = carried ? oneDialBack(ladder, given, carried, one) : asItIs(ladder, given, one);
-  const { hands, target, dose, dial } = dialled;
+  const { hands, target, dial } = dialled;
+  const dose = missed && dial !== 'dose' ? halved(dialled.dose) : dialled.dose;
   const { rung } = given;
   if (hands.support === 'closed') throw new RangeError(`levelOn: ${rung.name} was given with its hands closed`);
   const load = loadFor(pattern, rung, hands.support, one, carried !== false);
@@ -121,6 +167,7 @@ function levelOn(ladder: Ladder, one: Case): Level | ClosedLadder {
     firmStepCm: target.firmStepCm,
     form,
     doneSo: doneSo(pattern, rung, one),
+    sides: sidesOn(pattern, rung, one),
     dial,
     loadKg: load.kg,
     dose,
@@ -136,11 +183,12 @@ const mayGlide = ({ facts, inForce }: Case): boolean =>
   facts.floorSlides && changesOf(inForce, 'no-slide').length === 0;
 
 /** How limiters have a rung done, each once. */
-function doneSo(pattern: Pattern, rung: Rung, { inForce }: Case): string[] {
+function doneSo(pattern: Pattern, rung: Rung, { facts, inForce }: Case): string[] {
   const words = changesOf(inForce, 'done-so').flatMap(({ change }) =>
     change.pattern === pattern && change.rungs[0] <= rung.rung && rung.rung <= change.rungs[1] ? [change.words] : [],
   );
-  return [...new Set(words)];
+  const { withWalker } = rung;
+  return [...new Set([...(withWalker !== undefined && walksWithWalker(facts) ? [withWalker] : []), ...words])];
 }
 
 /** What old results carry of a rung that is given; half a year outweighs sixteen weeks. */
@@ -160,11 +208,22 @@ function asItIs(ladder: Ladder, judged: Judged, one: Case): Dialled {
   const { rung, support } = judged;
   const caps = { holdS: holdCapS(one), reps: repsCap(ladder.pattern, one) };
   return {
-    hands: support,
+    hands: handsByWord(ladder.pattern, rung, support, one),
     target: targetFor(ladder.pattern, rung, one),
     dose: startingDose(ladder, rung, one.rules, one.readings, one.facts, caps),
     dial: null,
   };
+}
+
+/** On a rung that was set by hand the hands are no freer than was said with it. */
+function handsByWord(pattern: Pattern, rung: Rung, hands: SupportAnswer, { rules, facts }: Case): SupportAnswer {
+  const word = facts.setByHand.find((s) => s.pattern === pattern && s.rung === rung.rung);
+  if (!word) return hands;
+  const reason = { fact: 'setByHand', text: `set by hand: ${word.reason}`, source: rules.house.source.cite };
+  const reasons = [...hands.reasons, reason];
+  if (!word.support || rung.support || hands.support === 'closed') return { ...hands, reasons };
+  const support = freerOf(lessFree(hands.support, word.support), askedOf(rung));
+  return { ...hands, support, words: supportWords[support], reasons };
 }
 
 /**
@@ -172,7 +231,7 @@ function asItIs(ladder: Ladder, judged: Judged, one: Case): Dialled {
  * one step more support, on the floor the rung under it, half the dose. Of half a year it is the rung under the
  * confirmed one, on the floor a second one down, with one step more support.
  */
-function oneDialBack(ladder: Ladder, given: Judged, carried: Exclude<Carried, false>, one: Case): Dialled {
+function oneDialBack(ladder: Ladder, given: Judged, carried: Exclude<Carried, false> | 'missed', one: Case): Dialled {
   const { house } = one.rules;
   const confirmed = one.facts.lastConfirmed.find((c) => c.pattern === ladder.pattern);
   const start = asItIs(ladder, given, one);
@@ -183,6 +242,8 @@ function oneDialBack(ladder: Ladder, given: Judged, carried: Exclude<Carried, fa
     return support === hands.support ? hands : { ...hands, support, words: supportWords[support] };
   };
   const hands = kept(start.hands);
+  const [why, until] =
+    carried === 'missed' ? ['some weeks missed', 'for two classes'] : ['tested long ago', 'until tested again'];
   const said = (text: string): Reason => ({ fact: 'dial', text, source: house.source.cite });
   const more = hands.support === 'closed' || rung.support ? null : back1(hands.support, askedOf(rung));
   const helped = (text: string): SupportAnswer =>
@@ -204,17 +265,17 @@ function oneDialBack(ladder: Ladder, given: Judged, carried: Exclude<Carried, fa
         ...start.target,
         targetCm: higher.heightCm,
         from: higher.from,
-        reasons: [...start.target.reasons, said(`tested long ago: ${higher.heightCm} cm until tested again`)],
+        reasons: [...start.target.reasons, said(`${why}: ${higher.heightCm} cm ${until}`)],
       },
       dial: 'seat',
     };
   if (more !== null && more !== hands.support)
-    return { ...start, hands: helped('tested long ago: one step more support until tested again'), dial: 'support' };
+    return { ...start, hands: helped(`${why}: one step more support ${until}`), dial: 'support' };
   if (rung.floor) {
-    const reasons = [...hands.reasons, said('tested long ago: one rung under the confirmed one until tested again')];
+    const reasons = [...hands.reasons, said(`${why}: one rung lower ${until}`)];
     return { ...start, hands: { ...hands, reasons }, dial: 'rung' };
   }
-  const reasons = [...hands.reasons, said('tested long ago: half the dose until tested again')];
+  const reasons = [...hands.reasons, said(`${why}: half the dose ${until}`)];
   return { ...start, hands: { ...hands, reasons }, dose: halved(start.dose), dial: 'dose' };
 }
 
@@ -233,13 +294,14 @@ type Check = (need: PlainNeed, rung: Rung) => NeedAnswer;
 /** Each need is looked at once: every rung asks again for those of the rungs under it. */
 function checker(pattern: Pattern, { facts, readings }: Case): Check {
   const confirmed = facts.lastConfirmed.find((c) => c.pattern === pattern)?.rung ?? 0;
-  const answers = [0, 1, 2].map(() => new Map<Need, NeedAnswer>());
+  const byHand = facts.setByHand.find((s) => s.pattern === pattern)?.rung ?? 0;
+  const answers = [0, 1, 2, 3, 4, 5].map(() => new Map<Need, NeedAnswer>());
   return (need, rung) => {
     // An old result carries a confirmed level and opens nothing above it; one of half a year what lies under it. On the
     // floor, where neither seat nor hands can be a step easier, both carry one rung less.
     const top = confirmed - (rung.floor ? 1 : 0);
-    const carries = { old: rung.rung <= top, halfYear: rung.rung < top };
-    const known = answers[Number(carries.old) + Number(carries.halfYear)];
+    const carries = { old: rung.rung <= top, halfYear: rung.rung < top, byHand: rung.rung <= byHand };
+    const known = answers[Number(carries.old) + Number(carries.halfYear) + 3 * Number(carries.byHand)];
     const answer = known?.get(need) ?? checkNeed(need, carries, facts, readings);
     known?.set(need, answer);
     return answer;
@@ -282,31 +344,58 @@ const steadiness: readonly Rung['stance'][] = ['one-leg', 'split', 'two-foot'];
 const standsNoSteadier = (rung: Rung, than: Rung): boolean =>
   steadiness.includes(rung.stance) && steadiness.indexOf(rung.stance) <= steadiness.indexOf(than.stance);
 
-/** The rung given out of those that are open: the highest, but for the first classes and for a question that is open. */
+/** The highest rung that may go on while somebody is asked first; every one where nobody is. */
+function askFirstTop(pattern: Pattern, { rules: { house }, facts, askFirst }: Case): number {
+  if (!askFirst) return Infinity;
+  const light = askFirst === 'disease' && facts.lightWhileAsking;
+  return (light ? house.lightTop : house.askFirstTop[askFirst])[pattern] ?? 0;
+}
+
+/**
+ * The rung given out of those that are open: the highest, but for the first classes and for a question that is open. A
+ * rung set by hand is not held back by the first classes.
+ */
 function capped(pattern: Pattern, open: readonly Judged[], one: Case): Judged | undefined {
-  const { house } = one.rules;
-  const top = one.askFirst ? (house.askFirstTop[one.askFirst][pattern] ?? 0) : Infinity;
-  const allowed = open.filter((j) => j.rung.rung <= top);
-  if (!inFirstClasses(one) || one.askFirst) return allowed.at(-1);
+  const top = askFirstTop(pattern, one);
+  const onLine = atFirstLine(one) && !(one.askFirst && !one.facts.lightWhileAsking);
+  const lined = onLine ? firstLine(pattern, open, one)?.rung.rung : Infinity;
+  const byHand = one.facts.setByHand.find((s) => s.pattern === pattern)?.rung ?? 0;
+  return open.findLast(({ rung: { rung } }) => rung <= top && (rung <= (lined ?? 0) || rung === byHand));
+}
+
+/** One rung under the highest open, and no higher than the house says. */
+function firstLine(pattern: Pattern, open: readonly Judged[], { rules: { house } }: Case): Judged | undefined {
   const first = house.firstClassesTop[pattern] ?? Infinity;
-  const under = allowed.slice(0, -1).filter((j) => j.rung.rung <= first);
+  const under = open.slice(0, -1).filter((j) => j.rung.rung <= first);
   // Where the one under it is closed nothing is given: a limiter must not lift anybody over the first classes.
-  const lower = under.at(-1) ?? allowed.find((j) => j.rung.rung === 1);
+  const lower = under.at(-1) ?? open.find((j) => j.rung.rung === 1);
   // Nobody who rises is put back onto the seat, nor off the raised surface.
   const least = house.firstClassesLeast[pattern] ?? 1;
-  return lower && lower.rung.rung < least ? (allowed.find((j) => j.rung.rung === least) ?? lower) : lower;
+  return lower && lower.rung.rung < least ? (open.find((j) => j.rung.rung === least) ?? lower) : lower;
 }
 
 function inFirstClasses({ facts, rules }: Case): boolean {
   return facts.sessionsLogged < rules.house.firstClasses;
 }
 
+/** The line of the first classes stays without a task followed and free arms, and while light work goes on. */
+const atFirstLine = (one: Case): boolean =>
+  inFirstClasses(one) ||
+  !one.facts.followsTask ||
+  !one.facts.armsFree ||
+  (one.askFirst !== null && one.facts.lightWhileAsking);
+
 /** All that keeps a rung above the given one from being given; the first classes and an open question among it. */
 function blockersOf(pattern: Pattern, judged: Judged, one: Case): Blocker[] {
   const { house } = one.rules;
   const { rung } = judged.rung;
   const blocks = [...judged.blocks];
-  if (one.askFirst && rung > (house.askFirstTop[one.askFirst][pattern] ?? 0)) blocks.push(...askFirstBlocks(one));
+  if (one.askFirst && (one.facts.lightWhileAsking || rung > askFirstTop(pattern, one)))
+    blocks.push(...askFirstBlocks(one));
+  const { missedWeeks } = one.facts;
+  if (missedWeeks >= house.missedWeeks) blocks.push(missedBlock(missedWeeks, house.missedWeeks - 1));
+  if (!one.facts.followsTask) blocks.push(yesBlock('followsTask', 'follows a shown task'));
+  if (!one.facts.armsFree) blocks.push(yesBlock('armsFree', 'both arms free to hold on'));
   if (inFirstClasses(one)) {
     const { firstClasses } = house;
     const text = judged.blocks.length === 0 ? 'open: after the first two classes' : 'and the first two classes';
@@ -323,6 +412,16 @@ function blockersOf(pattern: Pattern, judged: Judged, one: Case): Blocker[] {
   }
   return blocks.map((block) => ({ rung, ...block }));
 }
+
+const missedBlock = (have: number, most: number): Block => ({
+  ...{ fact: 'missedWeeks', have, measured: have, need: most, measuredNeeded: most },
+  ...{ text: `${have} weeks without a class: one step easier for two classes`, tag: 'weeks missed' },
+});
+
+const yesBlock = (fact: string, what: string): Block => ({
+  ...{ fact, have: false, measured: false, need: true, measuredNeeded: true },
+  ...{ text: `${what}: not so; as in the first two classes until it is`, tag: what },
+});
 
 /** The question that is open, and each limiter that waits for a release. */
 function askFirstBlocks({ facts, inForce }: Case): Block[] {
@@ -351,7 +450,7 @@ function loadFor(
   const { facts, inForce, readings } = one;
   const { load } = one.rules.house;
   const tap = rung.loadsFrom;
-  if ((!rung.load && !tap) || old || inFirstClasses(one) || one.askFirst) return nothing;
+  if ((!rung.load && !tap) || old || atFirstLine(one) || one.askFirst) return nothing;
   if (tap) {
     const clean = readings.get('cleanStands')?.reading;
     const strong = clean?.state === 'fresh' && clean.cautious >= load.tap.stands;

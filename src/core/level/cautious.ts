@@ -1,18 +1,26 @@
 import { lastDayOf } from '../intake/inForce';
 import { daysBetween } from '../math/days';
 import { roundTo, roundUpTo } from '../math/round';
-import type { Facts, IsoDate, TestResult } from '../shapes/facts';
+import type { Facts, IsoDate, Side, TestResult } from '../shapes/facts';
 import type { HouseRules, Margin, MeasuredFact } from '../shapes/ladder';
+
+const readingStates = ['fresh', 'old', 'half-year', 'untested'] as const;
+/** `old` and `half-year` carry a confirmed level, or what lies under it, and open nothing new; `untested` opens nothing. */
+export type ReadingState = (typeof readingStates)[number];
 
 /** What the records say of one measured fact today. */
 export interface Reading {
-  /** `old` and `half-year` carry a confirmed level, or what lies under it, and open nothing new; `untested` opens nothing. */
-  readonly state: 'fresh' | 'old' | 'half-year' | 'untested';
+  readonly state: ReadingState;
   /** Read down by the margin of a bad day; 0 while untested. */
   readonly cautious: number;
   readonly measured: number | null;
   readonly on: IsoDate | null;
+  /** Of the newest count, however old it is. */
   readonly seatHeightCm: number | null;
+  /** A second count of another day that says the same: rises with hands beside rises without. */
+  readonly beside?: Reading;
+  /** Of a test done on both sides: the one that showed less; nothing where they are alike. */
+  readonly weaker?: Side;
 }
 
 export const untested: Reading = { state: 'untested', cautious: 0, measured: null, on: null, seatHeightCm: null };
@@ -25,10 +33,14 @@ export function readFact(fact: MeasuredFact, facts: Facts, house: HouseRules): R
   const done = facts.results.filter(
     (r) => r.test === fact.test && r.outcome !== 'not-tried' && r.testedOn <= facts.testedOn,
   );
-  if (!fact.bothSides) return readOne(fact, done, facts, house);
-  const sides = (['L', 'R'] as const).map((side) =>
+  const { reads } = fact;
+  if (reads === 'all') return readRises(fact, done, facts, house);
+  if (!fact.bothSides) return readOne(fact, reads, done, facts, house);
+  const both = ['L', 'R'] as const;
+  const sides = both.map((side) =>
     readOne(
       fact,
+      reads,
       done.filter((r) => r.side === side),
       facts,
       house,
@@ -36,24 +48,51 @@ export function readFact(fact: MeasuredFact, facts: Facts, house: HouseRules): R
   );
   const states = sides.map((s) => s.state);
   if (states.includes('untested')) return untested;
-  const weaker = sides.reduce((a, b) => (b.cautious < a.cautious ? b : a));
+  const least = sides.reduce((a, b) => (b.cautious < a.cautious ? b : a));
+  const weaker = sides.every((s) => s.cautious === least.cautious) ? undefined : both[sides.indexOf(least)];
   const oldest = (['half-year', 'old'] as const).find((state) => states.includes(state));
-  return oldest ? { ...weaker, state: oldest } : weaker;
+  return { ...least, ...(weaker ? { weaker } : {}), ...(oldest ? { state: oldest } : {}) };
 }
 
-function readOne(fact: MeasuredFact, done: readonly TestResult[], facts: Facts, house: HouseRules): Reading {
+/**
+ * Rises with hands and rises without are two facts: a try without hands does not replace a count with them, and each
+ * clean rise is one with hands too. The fresher that shows any comes first, the other stands beside it.
+ */
+function readRises(fact: MeasuredFact, done: readonly TestResult[], facts: Facts, house: HouseRules): Reading {
+  const both = [readOne(fact, 'hands', done, facts, house), readOne(fact, 'clean', done, facts, house)];
+  const order = (r: Reading) => readingStates.indexOf(r.state) + (r.cautious > 0 ? 0 : readingStates.length);
+  const [first = untested, beside] = both.sort((a, b) => order(a) - order(b) || b.cautious - a.cautious);
+  const seatHeightCm = first.seatHeightCm ?? beside?.seatHeightCm ?? null;
+  return {
+    ...first,
+    seatHeightCm,
+    ...(beside && beside.state !== 'untested' && beside.cautious > 0 ? { beside } : {}),
+  };
+}
+
+type OneRead = Exclude<MeasuredFact['reads'], 'all'> | 'hands';
+
+function readOne(
+  fact: MeasuredFact,
+  reads: OneRead,
+  all: readonly TestResult[],
+  facts: Facts,
+  house: HouseRules,
+): Reading {
+  const done = reads === 'hands' ? all.filter((r) => r.handsUsed) : all;
   const newest = done.reduce<IsoDate>((day, r) => (r.testedOn > day ? r.testedOn : day), '');
   const ofDay = done.filter((r) => r.testedOn === newest);
-  const found = firstOfKind(fact, ofDay);
+  const found = firstOfKind(reads, ofDay);
   if (!found) return untested;
   const age = daysBetween(newest, facts.testedOn);
-  if (age > house.untestedAfterDays || upsetSince(facts, newest)) return untested;
+  const seatHeightCm = found.result.seatHeightCm ?? null;
+  if (age > house.untestedAfterDays || upsetSince(facts, newest)) return { ...untested, seatHeightCm };
   return {
     state: age > house.halfYearAfterDays ? 'half-year' : age > house.oldAfterDays ? 'old' : 'fresh',
     cautious: cautiousValue(fact.margin, found.measured, found.result.trials ?? []),
     measured: found.measured,
     on: newest,
-    seatHeightCm: found.result.seatHeightCm ?? null,
+    seatHeightCm,
   };
 }
 
@@ -62,9 +101,11 @@ interface Found {
   readonly measured: number;
 }
 
-function firstOfKind(fact: MeasuredFact, ofDay: readonly TestResult[]): Found | undefined {
+function firstOfKind(reads: OneRead, ofDay: readonly TestResult[]): Found | undefined {
   const unaided = ofDay.find((r) => !r.handsUsed || typeof r.cleanBeforeHands === 'number');
-  switch (fact.reads) {
+  switch (reads) {
+    case 'hands':
+      return ofDay[0] && found(ofDay[0], ofDay[0].value);
     case 'value': {
       // A rise with the hands shows nothing of one without.
       const own = ofDay.find((r) => !r.handsUsed);
@@ -85,13 +126,6 @@ function firstOfKind(fact: MeasuredFact, ofDay: readonly TestResult[]): Found | 
     case 'managed': {
       const first = ofDay[0];
       return first && { result: first, measured: first.outcome === 'done' && first.help !== 'person' ? 1 : 0 };
-    }
-    case 'all': {
-      // A stand without hands is one with them too.
-      const firsts = [ofDay.find((r) => r.handsUsed), ofDay.find((r) => !r.handsUsed)].flatMap((r) =>
-        r ? [found(r, r.value)] : [],
-      );
-      return firsts.reduce<Found | undefined>((most, f) => (most && most.measured >= f.measured ? most : f), undefined);
     }
   }
 }

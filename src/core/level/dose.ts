@@ -29,12 +29,13 @@ export function startingDose(
     return { kind: 'holds', holdS: Math.min(caps.holdS, clamp(half, holds.leastS, holds.mostS)), sets: holds.times };
   }
   const rising = rung.rising;
-  const counted = read(rising === 'with-hands' ? doseFrom?.withHands : doseFrom?.free)?.measured ?? 0;
+  const count = read(rising === 'with-hands' ? doseFrom?.withHands : doseFrom?.free);
+  const counted = count?.measured ?? 0;
   const half = Math.floor(reps.share * counted);
   const first = facts.sessionsLogged < house.firstClasses;
   const start = ((): number => {
     if (rising) return first ? reps.rising.first : clamp(half, reps.rising.first, reps.most);
-    if (doseFrom) return counted > 0 ? clamp(half, reps.least, reps.most) : reps.uncounted;
+    if (doseFrom) return count?.measured == null ? reps.uncounted : clamp(half, reps.least, reps.most);
     if (!rung.aSide) return reps.uncounted;
     const shown = facts.shown.some((s) => s.pattern === pattern && s.rung >= rung.rung);
     const side = shown ? reps.uncounted : reps.uncountedASide;

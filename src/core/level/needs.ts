@@ -24,7 +24,9 @@ export function readAll(rules: LevelRules, facts: Facts, inForce: readonly Limit
     rules.measured.map((fact) => {
       const closedBy = inForce.filter(({ row }) => row.closesTests.includes(fact.test));
       const behind = readFact(fact, facts, rules.house);
-      return [fact.id, { fact, reading: closedBy.length > 0 ? untested : behind, behind, closedBy }];
+      const { seatHeightCm } = behind;
+      const reading = closedBy.length > 0 ? { ...untested, seatHeightCm } : behind;
+      return [fact.id, { fact, reading, behind, closedBy }];
     }),
   );
 }
@@ -45,6 +47,8 @@ export type PlainNeed = Exclude<Need, { support: unknown }>;
 export interface Carries {
   readonly old: boolean;
   readonly halfYear: boolean;
+  /** Somebody’s word stands in for what was tested and fell short, and for what was not seen in classes. */
+  readonly byHand: boolean;
 }
 
 /**
@@ -58,25 +62,41 @@ export function checkNeed(need: PlainNeed, carries: Carries, facts: Facts, readi
     if ('support' in own) throw new RangeError('checkNeed: the hands are no need of a walker');
     return checkNeed(own, carries, facts, readings);
   }
-  if ('seen' in need) return checkSeen(need, facts);
-  if ('shown' in need) return checkShown(need, facts);
-  if ('absent' in need) return checkAbsent(need, facts);
-  if ('fallsUnder' in need) return checkFalls(need, facts);
-  if ('notPast' in need) return checkNotPast(need, readings);
+  if ('seen' in need) return worded(checkSeen(need, facts), carries.byHand && need.seen === 'heelDownAtTarget', need);
+  if ('shown' in need) return worded(checkShown(need, facts), carries.byHand, need);
+  if ('absent' in need) return worded(checkAbsent(need, facts), carries.byHand, need);
+  if ('fallsUnder' in need) return worded(checkFalls(need, facts), carries.byHand, need);
+  if ('notPast' in need) return worded(checkNotPast(need, readings), carries.byHand, need);
   const found = readings.get(need.fact);
   if (!found) throw new RangeError(`checkNeed: a rung asks for ${need.fact}, which no measured fact is called`);
   const { fact, reading } = found;
-  const enough = reading.state !== 'untested' && reaches(need, reading.cautious);
-  const old: Carried = reading.state === 'old' || reading.state === 'half-year' ? reading.state : false;
-  if (enough && (!old || (old === 'old' ? carries.old : carries.halfYear)))
-    return {
-      holds: true,
-      old,
-      reason: { fact: fact.id, text: reasonText(fact, reading, need), source: need.source.cite },
-    };
+  const tested = [reading, ...(reading.beside ? [reading.beside] : [])].filter((r) => r.state !== 'untested');
+  const usable = tested.filter((r) => r.state === 'fresh' || (r.state === 'old' ? carries.old : carries.halfYear));
+  const source = need.source.cite;
+  for (const one of usable) {
+    if (!reaches(need, one.cautious)) continue;
+    return { holds: true, old: carriedOf(one), reason: { fact: fact.id, text: reasonText(fact, one, need), source } };
+  }
+  const [short] = usable;
+  if (carries.byHand && !fact.notByHand && short) {
+    const reason = { fact: fact.id, text: reasonText(fact, short, need), source, byHand: true } as const;
+    return { holds: true, old: carriedOf(short), reason };
+  }
   const [block, ...also] = measuredBlocks(found, need);
   if (!block) throw new RangeError(`checkNeed: nothing keeps ${fact.id} from being enough`);
   return { holds: false, block, also };
+}
+
+const carriedOf = ({ state }: Reading): Carried => (state === 'old' || state === 'half-year' ? state : false);
+
+/** What was not so, and stands by somebody’s word all the same. */
+function worded(answer: NeedAnswer, byHand: boolean, { why, source }: Pick<Need, 'why' | 'source'>): NeedAnswer {
+  if (answer.holds || !byHand) return answer;
+  return {
+    holds: true,
+    old: false,
+    reason: { fact: answer.block.fact, text: `${why}: not so`, source: source.cite, byHand: true },
+  };
 }
 
 /** What a measured fact lacks: each limiter that keeps its test out, and its value where that is short too. */

@@ -16,6 +16,7 @@ const open = (...levels: Level[]): LevelsAnswer => ({
 const decided = (of: Level, decidedOn: string, kind: DecisionKind = 'test'): Decided => ({
   decidedOn,
   kind,
+  by: 'Kim',
   level: of,
 });
 const state = (answer: LevelsAnswer, inForce: readonly Decided[], lastTestedOn: string | null = '2026-02-23') => {

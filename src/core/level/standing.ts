@@ -1,4 +1,4 @@
-import { supports, type IsoDate, type Pattern } from '../shapes/facts';
+import { supports, type IsoDate, type Pattern, type RungConfirmed, type SetByHand } from '../shapes/facts';
 import type { Ladder } from '../shapes/ladder';
 import type { ClosedLadder, Level, LevelsAnswer } from './answer';
 
@@ -10,14 +10,16 @@ export type DecisionKind = (typeof decisionKinds)[number];
 export interface Decided {
   readonly decidedOn: IsoDate;
   readonly kind: DecisionKind;
+  /** Whose yes or word it was. */
+  readonly by: string;
   readonly level: Level;
 }
 
-export const standingStates = ['none', 'waits', 'holds', 'more', 'over', 'closed'] as const;
+export const standingStates = ['none', 'waits', 'holds', 'more', 'over', 'closed', 'aside'] as const;
 /**
  * `none`: nothing in force, nothing open · `waits`: open, and nobody said yes since the newest test · `holds`: in force ·
  * `more`: in force, and something new says more · `over`: in force over what may be done now, not to be trained on ·
- * `closed`: in force, and the whole ladder is closed today.
+ * `closed`: in force, and the whole ladder is closed today · `aside`: left out by somebody’s word.
  */
 export type StandingState = (typeof standingStates)[number];
 
@@ -56,7 +58,11 @@ export function standingsOf(
 function stateOf(ceiling: Level | ClosedLadder, inForce: Decided | null, lastTestedOn: IsoDate | null): StandingState {
   if (!isOpen(ceiling)) return inForce ? 'closed' : 'none';
   if (!inForce) return lastTestedOn === null ? 'none' : 'waits';
+  const word = inForce.level.byHand?.word;
+  if (word === 'not-this') return 'aside';
   if (isOver(inForce.level, ceiling)) return 'over';
+  // Somebody’s word stays over the next test: less always, more until the rules give as much.
+  if (word === 'lower' || (word === 'higher' && ceiling.rung <= inForce.level.rung)) return 'holds';
   const newTest = lastTestedOn !== null && inForce.decidedOn < lastTestedOn;
   const same = inForce.level.code === ceiling.code;
   if (newTest) return same ? 'waits' : 'more';
@@ -83,7 +89,26 @@ export const waitingLevels = (standings: readonly Standing[]): Level[] =>
 
 /** The level to train on today; `null` where none is in force, or what is must not be done today. */
 export const trainedLevel = ({ state, inForce }: Standing): Level | null =>
-  inForce && state !== 'over' && state !== 'closed' ? inForce.level : null;
+  inForce && state !== 'over' && state !== 'closed' && state !== 'aside' ? inForce.level : null;
 
 export const trainedLevels = (standings: readonly Standing[]): Level[] =>
   standings.flatMap((s) => trainedLevel(s) ?? []);
+
+/** The newest level that was decided on each ladder. */
+const newestOf = (decided: readonly Decided[]): Level[] => [
+  ...new Map(decided.map(({ level }) => [level.pattern, level])).values(),
+];
+
+/** What was said before, as the rules read it: the newest level of each ladder, and what was set above the rules. */
+export function saidBefore(decided: readonly Decided[]): {
+  readonly lastConfirmed: readonly RungConfirmed[];
+  readonly setByHand: readonly SetByHand[];
+} {
+  const done = decided.filter((d) => d.level.byHand?.word !== 'not-this');
+  return {
+    lastConfirmed: newestOf(done).map(({ pattern, rung, support }) => ({ pattern, rung, support })),
+    setByHand: newestOf(decided).flatMap(({ pattern, rung, support, byHand }) =>
+      byHand?.word === 'higher' ? [{ pattern, rung, support, reason: byHand.why }] : [],
+    ),
+  };
+}

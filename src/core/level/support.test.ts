@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { levelRules } from '../../catalogue/rules';
-import type { Facts, Limiter } from '../shapes/facts';
+import { plainFacts, type Facts, type Limiter } from '../shapes/facts';
 import { limitersInForce } from '../intake/inForce';
 import { readAll } from './needs';
 import { supportFor } from './support';
@@ -10,6 +10,7 @@ const squat = levelRules.ladders[0];
 const rung = squat?.rungs.find((r) => r.rung === 6);
 if (!squat || !rung) throw new Error('no S6');
 const facts = (stage: number | null, legS: number | null, more: Partial<Facts> = {}): Facts => ({
+  ...plainFacts,
   person: { ageYears: 70, sex: null, heightCm: 165, massKg: 70 },
   testedOn: '2026-03-02',
   results: [
@@ -25,23 +26,9 @@ const facts = (stage: number | null, legS: number | null, more: Partial<Facts> =
           trials: [legS, legS],
         }))),
   ],
-  readiness: 'ready',
-  askFirstKind: 'symptoms',
-  limiters: [],
-  falls12m: 0,
-  injuredInFall: false,
-  lastFallOn: null,
-  walkingAid: 'none',
-  aidIndoors: false,
   floorSlides: true,
-  sitsUnsupported: true,
-  heelDownAtTarget: false,
   sessionsLogged: 5,
-  shown: [],
-  lastConfirmed: [],
   kit: { chairs: [], padsCm: [], weightsKg: [], raisedSurface: false, rail: true, mat: true, boxesCm: [null] },
-  style: 'hips-back',
-  impactCleared: false,
   ...more,
 });
 const supportOf = (f: Facts) =>

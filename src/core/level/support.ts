@@ -152,7 +152,7 @@ function stepsBack(rung: Rung, { rules, facts, inForce }: SupportCase): StepBack
       ? [block('falls12m', facts.falls12m, rules.house.fallsForCare - 1, 'falls in the last 12 months')]
       : []),
     ...(facts.injuredInFall ? [block('injuredInFall', true, false, 'a fall that hurt')] : []),
-    ...(facts.readiness === 'ready-with-care' ? [block('readiness', facts.readiness, 'ready', 'ready with care')] : []),
+    ...(facts.readiness === 'ready' ? [] : [block('readiness', facts.readiness, 'ready', 'ready with care')]),
   ];
   const back = changesOf(inForce, 'support-back').filter(
     ({ change }) => change.stances?.some((s) => s === rung.stance) ?? true,
@@ -192,6 +192,9 @@ function notch(row: BalanceRow, stance: BalanceStance, steps: number): Support |
   return supports[Math.max(0, at)] ?? '2';
 }
 
+/** The freer of two. */
+export const freerOf = (a: Support, b: Support): Support => (freer(a, b) ? a : b);
+
 /** The less free of two. */
 export const lessFree = (a: Support, b: Support): Support => (supports.indexOf(a) <= supports.indexOf(b) ? a : b);
 
@@ -203,7 +206,8 @@ const enough = (given: Support | 'closed', wanted: Support): boolean => given !=
  * @param wanted least free that will do; `2` where the rung must only not be closed
  */
 export function supportBlocks(rung: Rung, asked: number, wanted: Support, one: SupportCase): Block[] {
-  if (rung.support) return railBlocks(rung.support, asked, one);
+  const rail = railBlocks(rung, asked, one);
+  if (rung.support || rail.length > 0) return rail;
   if (enough(supportFor(rung, asked, one).support, wanted)) return [];
   const held = limitsOf(rung, one).filter(({ change }) => freer(wanted, change.support));
   const back = stepsBack(rung, one);
@@ -220,8 +224,8 @@ export function supportBlocks(rung: Rung, asked: number, wanted: Support, one: S
 }
 
 /** Whoever is unsteady needs the rail; without one, steadier standing would do. */
-function railBlocks(fixed: NonNullable<Rung['support']>, asked: number, one: SupportCase): Block[] {
-  const { unsteady } = fixed;
+function railBlocks(rung: Rung, asked: number, one: SupportCase): Block[] {
+  const unsteady = rung.support?.unsteady ?? rung.railUnder;
   if (!unsteady || one.facts.kit.rail || balanceShown(asked, one, true).stage >= unsteady.under) return [];
   return balanceBlocks(unsteady.fact, unsteady.under, one);
 }

@@ -1,11 +1,11 @@
 import { roundTo } from '../math/round';
 import type { Facts, Pattern } from '../shapes/facts';
-import type { LevelRules, Rung, SeatRule } from '../shapes/ladder';
+import type { LevelRules, LiftRule, Rung, SeatRule } from '../shapes/ladder';
 import type { Reason } from './answer';
 import type { LimiterInForce } from '../intake/inForce';
 import { changesOf } from './limits';
 import type { Readings } from './needs';
-import { seatAtLeast } from './seat';
+import { seatAtLeast, type SeatAnswer } from './seat';
 
 export interface TargetAnswer {
   readonly targetCm: number | null;
@@ -36,18 +36,32 @@ const none: TargetAnswer = { targetCm: null, from: null, wishCm: null, firmStepC
  */
 export function targetFor(pattern: Pattern, rung: Rung, one: TargetCase): TargetAnswer {
   if (!rung.target) return none;
-  const source = one.rules.house.source.cite;
-  if ('lifts' in rung.target) {
-    const [first = 50] = rung.target.lifts;
-    const text = `what is lifted stands at ${first} cm first, on something firm`;
-    return { ...none, targetCm: first, wishCm: first, reasons: [{ fact: 'target', text, source }] };
-  }
+  if ('lifts' in rung.target) return liftFor(rung.target, one);
   return seatFor(pattern, rung, rung.target, one);
+}
+
+/** The lowest of the heights that was lifted from in class, at first the highest; a limiter keeps it up. */
+function liftFor({ lifts }: LiftRule, { rules, facts, inForce }: TargetCase): TargetAnswer {
+  const source = rules.house.source.cite;
+  const [first = 0] = lifts;
+  const kept = changesOf(inForce, 'lift-least');
+  const least = Math.max(facts.liftHeightCm ?? first, ...kept.map(({ change }) => change.cm));
+  const wishCm = lifts.findLast((cm) => cm >= least) ?? first;
+  const where = wishCm === 0 ? 'stands on the floor' : `stands at ${wishCm} cm, on something firm`;
+  const reasons = [
+    { fact: 'target', text: `what is lifted ${where}`, source },
+    ...kept.slice(0, 1).map(({ row, change }) => ({
+      fact: row.kind,
+      text: `${row.title}: never under ${change.cm} cm`,
+      source,
+    })),
+  ];
+  return { ...none, targetCm: wishCm === 0 ? null : wishCm, wishCm, reasons };
 }
 
 function seatFor(pattern: Pattern, rung: Rung, rule: SeatRule, one: TargetCase): TargetAnswer {
   const { rules, facts, readings, inForce } = one;
-  const seats = seatsShown(rules, readings, rung);
+  const seats = seatsShown(one, rung);
   const start = rule.from === 'shown-seat' ? seats.shownCm : seats.testedCm;
   const { more } = rule;
   const raise = more && (readings.get(more.fact)?.reading.cautious ?? 0) < more.under ? more.raiseCm : rule.raiseCm;
@@ -78,11 +92,23 @@ function seatFor(pattern: Pattern, rung: Rung, rule: SeatRule, one: TargetCase):
       ? [{ fact: 'target', text: `at most ${wishCm} cm: a fifth over the height of the kneecap`, source }]
       : []),
   ];
-  const answer = seatAtLeast(facts.kit, wishCm);
+  const plain = seatAtLeast(facts.kit, wishCm);
+  const answer = (rung.withWalker !== undefined && walksWithWalker(facts) && armedSeat(facts, plain)) || plain;
   if (answer.kind === 'missing')
     return { targetCm: wishCm, from: null, wishCm, firmStepCm: 0, missing: answer.missing, reasons };
   const { heightCm, from } = answer.seat;
   return { targetCm: heightCm, from, wishCm, firmStepCm: Math.max(0, heightCm - most), missing: null, reasons };
+}
+
+export const walksWithWalker = ({ aidIndoors, walkingAid }: Facts): boolean => aidIndoors && walkingAid === 'walker';
+
+/** The same height on a chair with arms, where the kit has one. */
+function armedSeat({ kit }: Facts, plain: SeatAnswer): SeatAnswer | null {
+  if (plain.kind === 'missing') return null;
+  const armed = seatAtLeast({ ...kit, chairs: kit.chairs.filter((c) => c.arms) }, plain.seat.heightCm);
+  if (armed.kind === 'missing' || armed.seat.heightCm !== plain.seat.heightCm) return null;
+  const [chair = '', ...pads] = armed.seat.from;
+  return { ...armed, seat: { ...armed.seat, from: [`${chair} with arms`, ...pads] } };
 }
 
 /** A fifth over the height of the kneecap, whole cm, rounded down; without a body no cap. */
@@ -93,15 +119,16 @@ export function highestSeat({ person }: Pick<Facts, 'person'>, { house }: Pick<L
 }
 
 /**
- * The seat under the counted stands, and the lowest seat one clean stand was shown from. Rising with hands goes by the
+ * The seat under the counted stands, and the lowest seat one clean stand was shown from, or classes showed. Rising with hands goes by the
  * seat of the count with hands, where there is one.
  */
-function seatsShown(rules: LevelRules, readings: Readings, rung: Rung): { testedCm: number; shownCm: number } {
+function seatsShown({ rules, facts, readings }: TargetCase, rung: Rung): { testedCm: number; shownCm: number } {
   const clean = readings.get('cleanStands')?.reading.seatHeightCm ?? null;
   const hands = readings.get('standsWithHands')?.reading.seatHeightCm ?? null;
   const own = rung.rising === 'with-hands' ? (hands ?? clean) : (clean ?? hands);
   const testedCm = roundTo(own ?? rules.house.usualSeatCm, 1);
   const lowest = readings.get('lowestSeatCm')?.reading;
-  const shownCm = lowest?.state === 'fresh' && lowest.measured ? Math.min(testedCm, lowest.measured) : testedCm;
+  const tested = lowest?.state === 'fresh' && lowest.measured ? Math.min(testedCm, lowest.measured) : testedCm;
+  const shownCm = Math.min(tested, facts.shownSeatCm ?? tested);
   return { testedCm, shownCm: roundTo(shownCm, 1) };
 }

@@ -130,6 +130,15 @@ export interface RungShown {
   readonly on?: IsoDate;
 }
 
+/** A harder rung than the results give, by the instructor’s word. */
+export interface SetByHand {
+  readonly pattern: Pattern;
+  readonly rung: number;
+  /** The hands no freer than these. */
+  readonly support?: Support;
+  readonly reason: string;
+}
+
 export interface RungConfirmed extends Omit<RungShown, 'on'> {
   readonly support: Support;
 }
@@ -152,12 +161,53 @@ export interface Facts {
   readonly aidIndoors: boolean;
   readonly floorSlides: boolean;
   readonly sitsUnsupported: boolean;
+  /** Does what is shown; without it the line of the first classes stays. */
+  readonly followsTask: boolean;
+  /** Both arms are free to hold on; without it the line of the first classes stays. */
+  readonly armsFree: boolean;
+  /** The hall has light work go on while a known disease is asked about. */
+  readonly lightWhileAsking: boolean;
   readonly heelDownAtTarget: boolean;
   /** Classes so far; under 2 are the first two. */
   readonly sessionsLogged: number;
+  /** Weeks without a class, up to the day of the answer. */
+  readonly missedWeeks: number;
   readonly shown: readonly RungShown[];
+  /** The lowest seat done cleanly in classes; `null` where none is logged. */
+  readonly shownSeatCm: number | null;
+  /** What is lifted stood so high in the last class; `null` where none is logged. */
+  readonly liftHeightCm: number | null;
   readonly lastConfirmed: readonly RungConfirmed[];
+  /** Rungs set by hand, one a ladder. */
+  readonly setByHand: readonly SetByHand[];
   readonly kit: Kit;
   readonly style: CoachingStyle;
   readonly impactCleared: boolean;
 }
+
+/** Whoever nothing more is told of; what a sender leaves out. */
+export const plainFacts = {
+  readiness: 'ready',
+  askFirstKind: 'symptoms',
+  limiters: [],
+  falls12m: 0,
+  injuredInFall: false,
+  lastFallOn: null,
+  walkingAid: 'none',
+  aidIndoors: false,
+  floorSlides: false,
+  sitsUnsupported: true,
+  followsTask: true,
+  armsFree: true,
+  lightWhileAsking: false,
+  heelDownAtTarget: false,
+  sessionsLogged: 0,
+  missedWeeks: 0,
+  shown: [],
+  shownSeatCm: null,
+  liftHeightCm: null,
+  lastConfirmed: [],
+  setByHand: [],
+  style: 'hips-back',
+  impactCleared: false,
+} as const satisfies Partial<Facts>;

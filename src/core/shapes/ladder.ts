@@ -40,7 +40,12 @@ export type Need = { readonly kind: 'person' | 'place'; readonly why: string; re
  * Where the seat or target stands: the seat tested on, or the lowest seat shown, and how much above it to start; or how
  * high what is lifted stands, highest first.
  */
-export type TargetRule = SeatRule | { readonly lifts: readonly number[] };
+export type TargetRule = SeatRule | LiftRule;
+
+/** Heights that what is lifted stands at, highest first; 0 is the floor. */
+export interface LiftRule {
+  readonly lifts: readonly number[];
+}
 
 export interface SeatRule {
   readonly from: 'tested-seat' | 'shown-seat';
@@ -86,6 +91,12 @@ export interface Rung {
       readonly words: string;
     };
   };
+  /** Only a rail holds whoever held fewer positions than this. */
+  readonly railUnder?: { readonly fact: MeasuredFactId; readonly under: number };
+  /** For whoever walks with a walker indoors: on a chair with arms, where one makes that height, and done so. */
+  readonly withWalker?: string;
+  /** Where the leg with the sore knee goes. */
+  readonly soreLeg?: 'front' | 'back';
   /** The movement is done with no freer hands than these, however good the balance. */
   readonly freest?: Support;
   readonly target?: TargetRule;
@@ -159,6 +170,8 @@ export type LimiterChange =
     }
   /** A foot steps to a mark and does not slide. */
   | { readonly change: 'no-slide' }
+  /** What is lifted never stands lower. */
+  | { readonly change: 'lift-least'; readonly cm: number }
   | { readonly change: 'hold-cap'; readonly seconds: number }
   | { readonly change: 'reps-cap'; readonly pattern: Pattern; readonly reps: number }
   /** How these rungs are done, in words. */
@@ -188,6 +201,8 @@ export interface MeasuredFact {
   readonly short: string;
   readonly unit: string;
   readonly bothSides: boolean;
+  /** Nobody’s word stands in for it. */
+  readonly notByHand?: true;
   /** Smallest difference the test can show, for rounding a wanted result up. */
   readonly step: number;
   readonly margin: Margin;
@@ -223,7 +238,11 @@ export interface HouseRules {
   readonly firstClassesLeast: Partial<Record<Pattern, number>>;
   /** What may go on while somebody is asked, by why. */
   readonly askFirstTop: Readonly<Record<AskFirstKind, Partial<Record<Pattern, number>>>>;
+  /** And by the line of the first classes, where the hall lets light work go on while a known disease is asked about. */
+  readonly lightTop: Partial<Record<Pattern, number>>;
   readonly askFirstHoldS: number;
+  /** From so many weeks without a class on, one dial back and half the dose. */
+  readonly missedWeeks: number;
   readonly oldRaiseCm: number;
   readonly fallsForCare: number;
   readonly reps: {

@@ -2,7 +2,7 @@ import { bodyOn, factsOf } from '../intake/facts';
 import type { Known } from '../intake/known';
 import { assignLevels } from '../level/assign';
 import type { LevelsAnswer } from '../level/answer';
-import { standingsOf, trainedLevels, waitingLevels, type Decided, type Standing } from '../level/standing';
+import { saidBefore, standingsOf, trainedLevels, waitingLevels, type Decided, type Standing } from '../level/standing';
 import { ageOn } from '../math/age';
 import { takenAtOnce, type AtOnce } from '../measure/atOnce';
 import { toRepeatOf, toResult, type AttemptView, type MovedAway } from '../measure/attempt';
@@ -169,13 +169,12 @@ export function describePerson(records: PersonRecords, hall: Hall, today: IsoDat
 /** Everything the level engine reads, from the records. */
 export function factsFrom(records: PersonRecords, { place }: Hall, day: IsoDate): Facts {
   const { person, known, attempts, decided, classesSince } = records;
-  const newest = new Map(decided.map(({ level }) => [level.pattern, level]));
   return factsOf(
     person,
     known,
     place,
     attempts.map(toResult).filter((r) => r !== null),
-    [...newest.values()].map(({ pattern, rung, support }) => ({ pattern, rung, support })),
+    saidBefore(decided),
     day,
     classesSince,
   );

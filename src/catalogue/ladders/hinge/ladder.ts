@@ -75,7 +75,7 @@ export const hinge = {
         here('kit.box', 'a box to lift'),
         hold,
       ],
-      target: { lifts: [50, 40, 30] },
+      target: { lifts: [50, 40, 30, 0] },
       dose: 'reps',
       load: false,
     },

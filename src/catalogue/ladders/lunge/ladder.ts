@@ -1,5 +1,5 @@
 import type { Ladder } from '../../../core/shapes/ladder';
-import { hands, here, hold, noAidIndoors, noFalls, positions, practice, shown, stands, steadyS } from '../needs';
+import { hands, hold, noAidIndoors, noFalls, positions, practice, shown, stands, steadyS } from '../needs';
 
 const toTheMark = 'The foot steps back to a mark and returns';
 
@@ -12,16 +12,19 @@ export const lunge = {
       rung: 1,
       loads: { hip: 'some', ankle: 'some' },
       name: 'Step stance',
-      does: 'One foot in front at the rail, back heel up; weight goes onto the front foot and off again.',
+      does: 'One foot in front at the rail or chair back, back heel up; weight goes onto the front foot and off again.',
       stance: 'split',
       floor: false,
       aSide: true,
-      needs: [positions(1), here('kit.rail', 'a rail or counter')],
+      needs: [positions(1), hold],
+      railUnder: { fact: 'fourStage', under: 2 },
+      soreLeg: 'front',
       dose: 'reps',
       load: false,
     },
     {
       rung: 2,
+      soreLeg: 'back',
       loads: { knee: 'some', hip: 'some', ankle: 'some', shoulder: 'some' },
       name: 'Slide back, two hands',
       does: 'One foot slides back, both hands on the chair back, as far as is wanted.',
@@ -36,6 +39,7 @@ export const lunge = {
     },
     {
       rung: 3,
+      soreLeg: 'back',
       loads: { knee: 'some', hip: 'some', ankle: 'some' },
       name: 'Slide back, one hand',
       does: 'One foot slides back, one hand on the chair back.',
@@ -50,6 +54,7 @@ export const lunge = {
     },
     {
       rung: 4,
+      soreLeg: 'back',
       loads: { knee: 'much', hip: 'much', back: 'some', ankle: 'some', shoulder: 'some' },
       flags: ['pad-under-knee'],
       name: 'Split squat, held',
@@ -64,6 +69,7 @@ export const lunge = {
     },
     {
       rung: 5,
+      soreLeg: 'back',
       loads: { knee: 'much', hip: 'much', back: 'some', ankle: 'much' },
       name: 'Split squat',
       does: 'Feet planted on two lanes, hip width apart; the hands do less.',

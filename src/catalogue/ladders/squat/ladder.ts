@@ -30,6 +30,7 @@ export const squat = {
       floor: false,
       needs: [{ kind: 'person', fact: 'standsWithHands', atLeast: 1, why: 'rises with hands', ...practice }],
       support: { is: '2', words: 'hands on the seat' },
+      withWalker: 'walker in front, brakes on',
       target: { from: 'tested-seat', raiseCm: 5, more: { fact: 'standsWithHands', under: 4, raiseCm: 10 } },
       dose: 'reps',
       rising: 'with-hands',
