@@ -55,6 +55,11 @@ export async function addDecision(db: Register, decision: Decision): Promise<voi
   });
 }
 
+/** Whether a decision was kept under an id. */
+export async function hasDecision(db: Register, id: string): Promise<boolean> {
+  return (await db.selectFrom('decision').select('id').where('id', '=', id).executeTakeFirst()) !== undefined;
+}
+
 /** Levels decided of some people, or of everybody, oldest first. */
 export async function listDecidedLevels(db: Register, personIds?: readonly PersonId[]): Promise<DecidedLevel[]> {
   const all = db

@@ -86,7 +86,9 @@ export const personForm = (today: string) =>
       .nullable()
       .defined(),
     shankCm: numberIn(25, 65, 'cm').nullable().defined(),
-    kneecapCm: numberIn(30, 75, 'cm').nullable().defined(),
+    kneecapCm: numberIn(...bodyLimits.kneeCm, 'cm')
+      .nullable()
+      .defined(),
     hipBoneCm: numberIn(60, 140, 'cm').nullable().defined(),
     seatHeightCm: numberIn(30, 60, 'cm').nullable().defined(),
     pains: listOf(painFields(today), 20).required(),

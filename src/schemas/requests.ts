@@ -18,7 +18,7 @@ export const bodyLimits = {
   heightCm: [120, 220],
   massKg: [30, 250],
   seatCm: [25, 80],
-  kneeCm: [30, 70],
+  kneeCm: [30, 75],
 } as const;
 
 const sides = ['L', 'R'] as const;
@@ -206,8 +206,8 @@ const onLadder = () => ({
 /** At most one entry a ladder; each further one is told of under its own path. */
 function oneALadder<S extends ReturnType<typeof listOf<{ pattern: string }>>>(list: S) {
   return list.test('one-a-ladder', function (value) {
-    const faults = (value ?? []).flatMap((entry, i) =>
-      entry && value?.slice(0, i).some((e) => e?.pattern === entry.pattern)
+    const faults = (value ?? []).flatMap((entry, i, all) =>
+      all.slice(0, i).some((e) => e.pattern === entry.pattern)
         ? [
             this.createError({
               path: `${this.path}[${i}].pattern`,

@@ -109,19 +109,13 @@ describe('lower by hand', () => {
       rung: 5,
       support: 'h',
       heightCm: 48,
-      dose: { kind: 'reps', reps: 2, sets: 1 },
+      dose: '2x1',
       loadKg: null,
     } as const;
     expect(top && asWished(top, wish, facts, word)).toMatchObject({
       ...{ code: 'S5/48/h@2x1', targetFrom: ['chair 43', 'pad 5'], byHand: word },
     });
-    for (const more of [
-      { heightCm: 40 },
-      { support: '0' },
-      { rung: 6 },
-      { loadKg: 2 },
-      { dose: { kind: 'reps', reps: 5, sets: 1 } },
-    ] as const)
+    for (const more of [{ heightCm: 40 }, { support: '0' }, { rung: 6 }, { loadKg: 2 }, { dose: '5x1' }] as const)
       expect(top && asWished(top, { ...wish, ...more }, facts, word)).toBeNull();
   });
 });

@@ -38,7 +38,8 @@ export interface HandWish {
   readonly rung: number;
   readonly support: Support;
   readonly heightCm: number | null;
-  readonly dose: Dose;
+  /** As it is printed in a code: `4x2`. */
+  readonly dose: string;
   readonly loadKg: number | null;
 }
 
@@ -117,7 +118,7 @@ export function asWished(
   facts: Pick<Facts, 'kit'>,
   byHand: ByHand,
 ): Level | null {
-  const dose = doses.find((d) => printDose(d) === printDose(wish.dose));
+  const dose = doses.find((d) => printDose(d) === wish.dose);
   const height = heightsCm.length === 0 ? wish.heightCm === null : heightsCm.some((cm) => cm === wish.heightCm);
   if (wish.rung !== level.rung || !free.includes(wish.support) || !dose || !height) return null;
   if (!loadsKg.includes(wish.loadKg)) return null;

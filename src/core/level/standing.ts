@@ -80,6 +80,17 @@ export function isOver(level: Level, ceiling: Level): boolean {
   );
 }
 
+/** Why what is in force may not be trained on any more, in sentences. */
+export function whyOver({ ceiling, inForce }: Standing): string[] {
+  if (!inForce) return [];
+  const { rung } = inForce.level;
+  if (!isOpen(ceiling) || ceiling.rung < rung)
+    return ceiling.blockers.filter((b) => b.rung === rung).map((b) => b.text);
+  const about = ceiling.support === inForce.level.support ? 'target' : 'support';
+  const told = ceiling.reasons.filter((r) => r.fact === about || r.fact === 'dial');
+  return told.map((r) => r.text);
+}
+
 /** The level that waits for a yes. */
 export const waitingLevel = ({ state, ceiling }: Standing): Level | null =>
   (state === 'waits' || state === 'more' || state === 'over') && isOpen(ceiling) ? ceiling : null;

@@ -1,12 +1,17 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import type { Pattern } from '../../core/shapes/facts';
 import { Button } from '../touch/button';
 import { useOneAtATime } from '../touch/useOneAtATime';
+import { useKeeping } from './keeping';
 
 interface Props {
-  /** @param seen the codes that stand on the screen: nothing else is confirmed */
-  readonly confirm: (seen: readonly string[]) => Promise<ConfirmAnswer>;
+  /**
+   * @param seen the codes that stand on the screen: nothing else is confirmed
+   * @param keep ladders on which the old level stays
+   */
+  readonly confirm: (seen: readonly string[], keep: readonly Pattern[]) => Promise<ConfirmAnswer>;
   readonly seen: readonly string[];
 }
 
@@ -21,10 +26,11 @@ export function ConfirmLevelsButton({ confirm, seen }: Props) {
   const [busy, setBusy] = useState(false);
   const [fault, setFault] = useState('');
   const router = useRouter();
+  const { kept } = useKeeping();
   const press = useOneAtATime(async () => {
     setBusy(true);
     setFault('');
-    const answer = await confirm(seen).catch(() => null);
+    const answer = await confirm(seen, [...kept]).catch(() => null);
     setBusy(false);
     if (answer !== null && answer.kind !== 'not-found') router.refresh();
     setFault(wordsOf(answer));

@@ -8,18 +8,27 @@ import { CourtLine, lookOf } from '../drawing/patterns';
 export interface Bay {
   readonly pattern: Pattern;
   readonly title: string;
-  /** Its level waits for a yes. */
-  readonly waits: boolean;
+  /** Beside its name: that it waits for a yes, or that somebody’s word stands on it. */
+  readonly note: string | null;
   readonly bars: ReactNode;
   readonly detail: ReactNode;
 }
 
 /** Bays side by side, or one at a time where there is no room; a tap or the arrow keys choose the one that is told of below. */
-export function LevelBays({ bays, aside }: { bays: readonly Bay[]; aside: ReactNode }) {
+export function LevelBays({
+  bays,
+  lines,
+  aside,
+}: {
+  bays: readonly Bay[];
+  /** What the yes confirms, between the bays and what is told of the chosen one. */
+  lines: ReactNode;
+  aside: ReactNode;
+}) {
   return (
     <TabGroup>
       <TabList className="mt-3 grid grid-cols-4 gap-x-2 lg:gap-x-6">
-        {bays.map(({ pattern, title, waits, bars }) => (
+        {bays.map(({ pattern, title, note, bars }) => (
           <Tab
             key={pattern}
             className="group cursor-pointer rounded-md border-2 border-transparent p-1 text-left data-selected:border-ink data-selected:bg-board"
@@ -27,13 +36,14 @@ export function LevelBays({ bays, aside }: { bays: readonly Bay[]; aside: ReactN
             <span className="flex flex-wrap items-baseline gap-x-2.5 px-1">
               <span className={`text-2xl leading-8 font-extrabold ${lookOf(pattern).words}`}>{pattern}</span>
               <span className="text-lg font-bold">{title}</span>
-              {waits && <span className="ml-auto text-sm max-sm:hidden">to confirm</span>}
+              {note !== null && <span className="ml-auto text-sm max-sm:hidden">{note}</span>}
             </span>
             <CourtLine pattern={pattern} />
             <span className="hidden lg:block">{bars}</span>
           </Tab>
         ))}
       </TabList>
+      {lines}
       <div className="mt-3 flex flex-col gap-x-8 gap-y-4 border-t-4 border-ink pt-3 lg:flex-row lg:items-start">
         <TabPanels className="w-full min-w-0 flex-1">
           {bays.map(({ pattern, bars, detail }) => (

@@ -3,9 +3,13 @@ import { cautions } from '../../catalogue/cautions/cautions';
 import { massWords, sentenceIn, sentencesIn, shortLengthWords, unitsOf } from '../../core/math/units';
 import type { UnitSystem } from '../../core/shapes/person';
 import { hazardsAt } from '../../core/level/hazards';
-import { trainedLevels, waitingLevels } from '../../core/level/standing';
+import type { HandChoice, HandChoices } from '../../core/level/byHand';
+import { printDose } from '../../core/level/code';
+import { isOpen, trainedLevels, waitingLevel, waitingLevels, whyOver, type Standing } from '../../core/level/standing';
+import { supportWords } from '../../core/level/support';
 import { ofKind } from '../../core/intake/entries';
-import type { Blocker, Level } from '../../core/level/answer';
+import type { Blocker, ClosedLadder, Level } from '../../core/level/answer';
+import type { Pattern } from '../../core/shapes/facts';
 import type { Dose } from '../../core/shapes/dose';
 import type { HouseRules, Ladder, LevelRules } from '../../core/shapes/ladder';
 import { HazardMark } from '../drawing/hazardMark';
@@ -18,18 +22,29 @@ import type { PersonView } from '../../core/view/personView';
 import { ButtonLink } from '../touch/button';
 import { dayWords } from '../words';
 import { ConfirmLevelsButton, type ConfirmAnswer } from './confirmLevel';
+import { KeepingLevels, Lines as YesLines, type Line } from './keeping';
+import { LastWord, type RungToSet, type Say, type WordProps } from './lastWord';
 import { LevelBays, type Bay } from './levelBays';
 import { SeenClean, type Note } from './seenClean';
 
 interface Props {
   readonly view: PersonView;
   readonly rules: LevelRules;
-  readonly confirm: (seen: readonly string[]) => Promise<ConfirmAnswer>;
+  readonly words: readonly WordsOn[];
+  readonly confirm: (seen: readonly string[], keep: readonly Pattern[]) => Promise<ConfirmAnswer>;
+  readonly say: Say;
   readonly note: Note;
 }
 
+/** What may be said of a ladder by hand. */
+interface WordsOn {
+  readonly pattern: Pattern;
+  readonly given: Level | ClosedLadder;
+  readonly choices: HandChoices;
+}
+
 /** Four bays of wall bars with their pegs; under them, of the bay looked at, what to do, why, and what opens the next. */
-export function LevelScreen({ view, rules, confirm, note }: Props) {
+export function LevelScreen({ view, rules, words, confirm, say, note }: Props) {
   const { ladders, house } = rules;
   const { standings, decided, units } = view;
   const levels = sentencesIn(view.levels, units);
@@ -39,16 +54,21 @@ export function LevelScreen({ view, rules, confirm, note }: Props) {
   const tallest = Math.max(...ladders.map((l) => l.rungs.length));
   const last = decided.at(-1);
   const bays = ladders.map((ladder): Bay => {
-    const level = levels.levels.find((l) => l.pattern === ladder.pattern);
-    const blockers = level?.blockers ?? levels.closed.find((c) => c.pattern === ladder.pattern)?.blockers ?? [];
+    const standing = standings.find((s) => s.pattern === ladder.pattern);
+    const ceiling = levels.levels.find((l) => l.pattern === ladder.pattern);
+    // What somebody’s word holds under the rules stands on the bars, not what they could give.
+    const level = standing?.state === 'holds' && ceiling ? standing.inForce?.level : ceiling;
+    const blockers = ceiling?.blockers ?? levels.closed.find((c) => c.pattern === ladder.pattern)?.blockers ?? [];
     const earlier = decided.flatMap((c) => (c.level.pattern === ladder.pattern ? [c.level.rung] : []));
+    const word = wordProps(words, standing, ladder, units);
     return {
       pattern: ladder.pattern,
       title: ladder.title,
-      waits: waiting.some((l) => l.pattern === ladder.pattern),
+      note: noteOn(standing, waiting),
       bars: <WallBars ladder={ladder} level={level} blockers={blockers} earlier={earlier} tallest={tallest} />,
       detail: level ? (
         <Detail ladder={ladder} level={level} house={house} units={units}>
+          {word && <LastWord key={word.seen} {...word} say={say} />}
           {trained.some((l) => l.pattern === ladder.pattern) && (
             <SeenClean
               pattern={ladder.pattern}
@@ -86,25 +106,28 @@ export function LevelScreen({ view, rules, confirm, note }: Props) {
           </ButtonLink>
         </div>
       )}
-      <LevelBays
-        bays={bays}
-        aside={
-          <>
-            {waiting.length > 0 ? (
-              <ConfirmLevelsButton confirm={confirm} seen={waiting.map((l) => l.code)} />
-            ) : (
-              last && (
-                <p className="font-bold" data-testid="confirmed">
-                  Confirmed {dayWords(last.decidedOn)}
-                </p>
-              )
-            )}
-            <ButtonLink look="line" href={hrefs.retest} hotkey="R">
-              See the retest
-            </ButtonLink>
-          </>
-        }
-      />
+      <KeepingLevels key={waiting.map((l) => l.code).join()}>
+        <LevelBays
+          bays={bays}
+          lines={<YesLines lines={linesOf(standings, ladders)} ladders={ladders.map((l) => l.pattern)} />}
+          aside={
+            <>
+              {waiting.length > 0 ? (
+                <ConfirmLevelsButton confirm={confirm} seen={waiting.map((l) => l.code)} />
+              ) : (
+                last && (
+                  <p className="font-bold" data-testid="confirmed">
+                    Confirmed {dayWords(last.decidedOn)}
+                  </p>
+                )
+              )}
+              <ButtonLink look="line" href={hrefs.retest} hotkey="R">
+                See the retest
+              </ButtonLink>
+            </>
+          }
+        />
+      </KeepingLevels>
       <ul
         aria-label="Mind"
         className="mt-4 grid list-disc gap-x-10 gap-y-1 border-t-2 border-rule pt-2 pl-5 lg:grid-cols-2"
@@ -115,6 +138,81 @@ export function LevelScreen({ view, rules, confirm, note }: Props) {
       </ul>
     </>
   );
+}
+
+/** Beside the name of a bay. */
+function noteOn(standing: Standing | undefined, waiting: readonly Level[]): string | null {
+  if (!standing) return null;
+  if (waiting.some((l) => l.pattern === standing.pattern)) return 'to confirm';
+  if (standing.state === 'aside') return 'left out';
+  const word = standing.inForce?.level.byHand?.word;
+  return word === undefined ? null : word === 'kept' ? 'kept' : 'set by hand';
+}
+
+/** The levels that wait, each beside the one before it. */
+const linesOf = (standings: readonly Standing[], ladders: readonly Ladder[]): Line[] =>
+  standings.flatMap((standing): Line[] => {
+    const waits = waitingLevel(standing);
+    if (!waits) return [];
+    return [
+      {
+        pattern: standing.pattern,
+        title: ladders.find((l) => l.pattern === standing.pattern)?.title ?? standing.pattern,
+        was: standing.inForce?.level.code ?? null,
+        becomes: waits.code,
+        over: standing.state === 'over' ? whyOver(standing) : [],
+      },
+    ];
+  });
+
+/** What may be said of a ladder by hand, in words; `null` where nobody trains today. */
+function wordProps(
+  words: readonly WordsOn[],
+  standing: Standing | undefined,
+  ladder: Ladder,
+  units: UnitSystem,
+): WordProps | null {
+  const on = words.find((w) => w.pattern === ladder.pattern);
+  if (!on) return null;
+  const { given, choices } = on;
+  const toSet = (choice: HandChoice): RungToSet => ({
+    rung: choice.level.rung,
+    name: choice.level.name,
+    supports: choice.supports.map((s) => [s, s === choice.level.support ? choice.level.supportWords : supportWords[s]]),
+    heights: choice.heightsCm.map((cm) => [cm, shortLengthWords(cm, unitsOf[units].length)]),
+    doses: choice.doses.map((d) => [
+      printDose(d),
+      doseWords(d, ladder.rungs.find((r) => r.rung === choice.level.rung)?.aSide),
+    ]),
+    loads: choice.loadsKg.map((kg) => [kg, kg === null ? 'none' : massWords(kg, unitsOf[units].mass)]),
+    passes: choice.passes.map((text) => sentenceIn(text, units)),
+  });
+  return {
+    pattern: ladder.pattern,
+    seen: isOpen(given) ? given.code : '',
+    lower: choices.lower.map(toSet),
+    higher: choices.higher.map(toSet),
+    closed: choices.closed.map(({ rung, name, blockers }) => sentenceIn(`${rung} ${name}: ${texts(blockers)}`, units)),
+    standing: standingWords(standing, given),
+  };
+}
+
+const texts = (blockers: readonly Blocker[]): string => blockers.map((b) => b.text).join('; ');
+
+/** What was said by hand and stands: by whom, when, why, and what the rules would give. */
+function standingWords(standing: Standing | undefined, given: Level | ClosedLadder): string | null {
+  const byHand = standing?.inForce?.level.byHand;
+  if (!standing?.inForce || !byHand || standing.state === 'over') return null;
+  const { by, decidedOn } = standing.inForce;
+  const did = {
+    lower: 'Set lower by hand',
+    higher: 'Set higher by hand',
+    kept: 'The old one was kept',
+    'not-this': 'Left out',
+  }[byHand.word];
+  const why = byHand.why === '' ? '' : `: “${byHand.why}”`;
+  const rules = isOpen(given) ? ` The rules give ${given.code}.` : '';
+  return `${did} on ${dayWords(decidedOn)}, ${by}${why}.${rules}`;
 }
 
 /** What to put up and do, why this rung, and what opens the next. */
@@ -153,6 +251,11 @@ function Detail({
           </p>
         ))}
         {holdsOn(level, ladder) && <p className="mt-2 text-sm font-semibold">{cautions.holding}</p>}
+        {level.sides?.map((words) => (
+          <p key={words} className="mt-2 font-semibold first-letter:uppercase">
+            {words}.
+          </p>
+        ))}
         {level.doneSo?.map((words) => (
           <p key={words} className="mt-2 font-semibold first-letter:uppercase">
             {sentenceIn(words, units)}.
@@ -172,6 +275,7 @@ function Detail({
           {level.reasons.map((r) => (
             <li key={r.text} className="first-letter:uppercase">
               {r.text}
+              {r.byHand && <b> (by hand)</b>}
               {r.source !== house.source.cite && (
                 <span className="text-sm text-ink-soft"> ({r.source}, from memory)</span>
               )}
@@ -241,6 +345,7 @@ function NextRung({ from, blockers, ladder }: Above) {
   return (
     <>
       <Lines title={`Opens the next: ${next.name}`}>
+        {of(next.rung).length === 0 && <li>Open by the rules; it was set lower by hand.</li>}
         {of(next.rung).map((b) => (
           <li key={b.fact} className="first-letter:uppercase" data-testid="opens-next">
             {b.text}

@@ -1,10 +1,11 @@
 'use server';
-import { args, codes, form, id, ids, opened, peopleDeed, saveMore, text, truth } from '../../../schemas/door';
+import { args, codes, form, id, ids, ladders, opened, peopleDeed, saveMore, text, truth } from '../../../schemas/door';
 import { endGroup, erasePerson, saveGroup, setAside, withPeople } from '../../../use-cases/groups';
 import { keepPrinted } from '../../../use-cases/printedPages';
 import { correctAttempt } from '../../../use-cases/correctAttempt';
 import { classHeld, undoClass } from '../../../use-cases/classHeld';
 import { confirmLevels } from '../../../use-cases/confirmLevels';
+import { sayLastWord } from '../../../use-cases/lastWord';
 import { enterSheet } from '../../../use-cases/enterSheet';
 import { noteToday } from '../../../use-cases/saveEntry';
 import { addPerson, addWalkIn, changePerson } from '../../../use-cases/savePerson';
@@ -27,8 +28,10 @@ export const savePerson = action(
 
 export const noteOfPerson = action(args([id(), form(), id()]), noteToday);
 
-/** The codes that stood on the screen: nothing is confirmed that was not seen. */
-export const saveConfirmedLevel = action(args([id(), codes()]), confirmLevels);
+/** The codes that stood on the screen, and the ladders on which the old one is kept: nothing is confirmed that was not seen. */
+export const saveConfirmedLevel = action(args([id(), codes(), ladders()]), confirmLevels);
+
+export const saveLastWord = action(args([id(), form(), id()]), sayLastWord);
 
 /** What was put right shows on every page of whoever it was and is. */
 export const saveCorrection = action(args([id(), form()]), correctAttempt, [['/people', 'layout']]);

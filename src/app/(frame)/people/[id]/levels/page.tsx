@@ -1,7 +1,8 @@
 import { theDesk } from '../../../../../use-cases/desk';
+import { readWords } from '../../../../../use-cases/lastWord';
 import { readRules } from '../../../../../use-cases/rules';
 import { LevelScreen } from '../../../../../screens/levels/levelPage';
-import { noteOfPerson, saveConfirmedLevel } from '../../actions';
+import { noteOfPerson, saveConfirmedLevel, saveLastWord } from '../../actions';
 import { thePerson, type PersonParams } from '../person';
 
 export async function generateMetadata(context: PersonParams) {
@@ -10,12 +11,15 @@ export async function generateMetadata(context: PersonParams) {
 
 export default async function LevelPage(context: PersonParams) {
   const view = await thePerson(context);
-  const rules = await readRules(await theDesk());
+  const desk = await theDesk();
+  const rules = await readRules(desk);
   const { id } = view.person;
   return (
     <LevelScreen
       view={view}
       rules={rules.levels}
+      words={await readWords(desk, id)}
+      say={saveLastWord.bind(null, id)}
       confirm={saveConfirmedLevel.bind(null, id)}
       note={noteOfPerson.bind(null, id)}
     />

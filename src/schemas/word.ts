@@ -1,0 +1,28 @@
+import { string, type InferType } from 'yup';
+import { patterns, supports } from '../core/shapes/facts';
+import { exactly, numberIn, oneOf, wholeIn, words } from './building';
+
+/** What an instructor may say of the level on a ladder. */
+export const saidWords = ['as-it-is', 'lower', 'not-this', 'higher'] as const;
+export type SaidWord = (typeof saidWords)[number];
+
+/** A word as it is sent: of which ladder, what stood on the screen, and what was chosen instead. */
+export const wordForm = exactly({
+  word: oneOf(saidWords).required('Choose one.'),
+  pattern: oneOf(patterns).required('Choose a ladder.'),
+  /** The code of what the rules give there; empty where they give nothing. */
+  seen: string().max(40).defined(),
+  rung: wholeIn(1, 9).nullable().defined(),
+  support: oneOf(supports).nullable().defined(),
+  heightCm: wholeIn(5, 80, 'cm').nullable().defined(),
+  dose: string().max(20).nullable().defined(),
+  loadKg: numberIn(0, 50, 'kg').nullable().defined(),
+  why: string()
+    .max(200, 'Keep it under 200 letters.')
+    .defined()
+    .when('word', ([word], schema) =>
+      word === 'higher' ? schema.concat(words(3, 'Write why, in a few words.')) : schema,
+    ),
+});
+
+export type WordForm = InferType<typeof wordForm>;

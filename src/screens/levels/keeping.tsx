@@ -1,0 +1,83 @@
+'use client';
+import { createContext, useContext, useState, type ReactNode } from 'react';
+import type { Pattern } from '../../core/shapes/facts';
+import { lookOf } from '../drawing/patterns';
+
+/** A level that waits for a yes, beside the one before it. */
+export interface Line {
+  readonly pattern: Pattern;
+  readonly title: string;
+  /** The code in force; `null` where there is none. */
+  readonly was: string | null;
+  readonly becomes: string;
+  /** Why the old one may not be trained on any more; empty where it may. */
+  readonly over: readonly string[];
+}
+
+interface Keeping {
+  readonly kept: ReadonlySet<Pattern>;
+  readonly keep: (pattern: Pattern, yes: boolean) => void;
+}
+const KeepingContext = createContext<Keeping>({ kept: new Set(), keep: () => undefined });
+
+/** Which old levels stay when the others are confirmed, for the lines and the yes alike. */
+export function KeepingLevels({ children }: { children: ReactNode }) {
+  const [kept, setKept] = useState<ReadonlySet<Pattern>>(new Set());
+  const keep = (pattern: Pattern, yes: boolean) =>
+    setKept((now) => new Set([...[...now].filter((p) => p !== pattern), ...(yes ? [pattern] : [])]));
+  return <KeepingContext value={{ kept, keep }}>{children}</KeepingContext>;
+}
+
+export const useKeeping = (): Keeping => useContext(KeepingContext);
+
+/**
+ * What the yes signs, a ladder under its bay: the level before, the one it becomes, and whether the old one is kept.
+ * @param ladders in the order of the bays, as only those that wait have a line
+ */
+export function Lines({ lines, ladders }: { lines: readonly Line[]; ladders: readonly Pattern[] }) {
+  const { kept, keep } = useKeeping();
+  if (lines.length === 0) return null;
+  return (
+    <ul
+      aria-label="What the yes confirms"
+      className="mt-2 grid gap-x-6 max-lg:divide-y max-lg:divide-rule lg:grid-cols-4"
+    >
+      {lines.map(({ pattern, title, was, becomes, over }) => {
+        const stays = kept.has(pattern);
+        return (
+          <li
+            key={pattern}
+            style={{ '--bay': ladders.indexOf(pattern) + 1 } as React.CSSProperties}
+            className="flex flex-wrap items-center gap-x-4 px-1 lg:col-start-(--bay) lg:row-start-1 lg:flex-col lg:items-start"
+            data-testid="becomes"
+          >
+            <b className={`lg:sr-only ${lookOf(pattern).words}`}>{title}</b>
+            <span className="num text-sm leading-8">
+              {was !== null && was !== becomes && (
+                <>
+                  <span className="sr-only">was </span>
+                  <span className={stays ? 'font-bold' : ''}>{was}</span>
+                  <span aria-hidden> → </span>
+                  <span className="sr-only">, becomes </span>
+                </>
+              )}
+              <span className={stays ? 'text-ink-soft line-through' : 'font-bold'}>{becomes}</span>
+            </span>
+            {was !== null && was !== becomes && over.length === 0 && (
+              <label className="flex min-h-11 cursor-pointer items-center gap-2">
+                <input
+                  type="checkbox"
+                  className="size-6 accent-ink"
+                  checked={stays}
+                  onChange={(e) => keep(pattern, e.target.checked)}
+                />
+                Keep the old one<span className="sr-only"> on {title}</span>
+              </label>
+            )}
+            {over.length > 0 && <span className="text-sm leading-5">The old one asks too much: {over.join('; ')}</span>}
+          </li>
+        );
+      })}
+    </ul>
+  );
+}

@@ -1,0 +1,268 @@
+'use client';
+import { useRouter } from 'next/navigation';
+import { useRef, useState } from 'react';
+import type { Pattern, Support } from '../../core/shapes/facts';
+import { newClientKey } from '../test/bench/store';
+import { Button } from '../touch/button';
+import { useOneAtATime } from '../touch/useOneAtATime';
+
+/** A rung that may be set by hand, with what may be chosen on it; in words beside what is sent. */
+export interface RungToSet {
+  readonly rung: number;
+  readonly name: string;
+  readonly supports: readonly (readonly [Support, string])[];
+  readonly heights: readonly (readonly [number, string])[];
+  readonly doses: readonly (readonly [code: string, words: string])[];
+  readonly loads: readonly (readonly [number | null, string])[];
+  /** What the word stands in for. */
+  readonly passes: readonly string[];
+}
+
+export interface WordProps {
+  readonly pattern: Pattern;
+  /** The code of what the rules give; empty where they give nothing. */
+  readonly seen: string;
+  readonly lower: readonly RungToSet[];
+  readonly higher: readonly RungToSet[];
+  /** Rungs nobody’s word opens, in a sentence each. */
+  readonly closed: readonly string[];
+  /** What was said before and stands, in a sentence; `null` where nothing was. */
+  readonly standing: string | null;
+}
+
+export type Say = (
+  sent: object,
+  key: string,
+) => Promise<
+  | { readonly kind: 'kept' | 'changed' | 'not-found' }
+  | { readonly kind: 'invalid'; readonly errors: readonly { readonly path: string; readonly message: string }[] }
+>;
+
+type Open = 'lower' | 'higher' | 'not-this' | null;
+
+/**
+ * The instructor's last word on one ladder: less, not at all, or with a reason more; and taken back, as the rules give
+ * it. What is chosen stands in one sentence above the press that keeps it.
+ */
+export function LastWord({ say, ...props }: WordProps & { say: Say }) {
+  const { pattern, seen, lower, higher, closed, standing } = props;
+  const router = useRouter();
+  const [open, setOpen] = useState<Open>(null);
+  const [fault, setFault] = useState('');
+  // The same sent again has the same key, so that a lost answer keeps nothing twice.
+  const tried = useRef({ words: '', key: '' });
+  const put = useOneAtATime(async (sent: object) => {
+    const whole = { ...nothingChosen, pattern, seen, ...sent };
+    const words = JSON.stringify(whole);
+    if (tried.current.words !== words) tried.current = { words, key: newClientKey() };
+    const said = await say(whole, tried.current.key).catch(() => null);
+    if (said !== null) tried.current = { words: '', key: '' };
+    setFault(wordsOf(said));
+    if (said?.kind === 'kept') setOpen(null);
+    if (said?.kind === 'kept' || said?.kind === 'changed') router.refresh();
+    return true;
+  });
+  return (
+    <div className="mt-4 border-t-2 border-rule pt-2" data-testid="last-word">
+      {standing !== null && (
+        <p className="mb-1 flex flex-wrap items-center gap-x-4">
+          <b>{standing}</b>
+          {seen !== '' && (
+            <Button look="plain" onClick={() => put({ word: 'as-it-is' })}>
+              As the rules give it
+            </Button>
+          )}
+        </p>
+      )}
+      <div className="flex flex-wrap gap-2" role="group" aria-label="Your word on it">
+        {lower.length > 0 && <Choice is="lower" words="Lower" {...{ open, setOpen }} />}
+        {lower.length > 0 && <Choice is="not-this" words="Not this one" {...{ open, setOpen }} />}
+        {higher.length + closed.length > 0 && <Choice is="higher" words="Higher" {...{ open, setOpen }} />}
+      </div>
+      {open === 'lower' && <Setting key="lower" word="lower" rungs={lower} keep={put} />}
+      {open === 'higher' && (
+        <>
+          {higher.length > 0 ? (
+            <Setting key="higher" word="higher" rungs={higher} keep={put} />
+          ) : (
+            <p className="mt-2 font-semibold">Nobody’s word opens a higher one today.</p>
+          )}
+          {closed.length > 0 && (
+            <ul aria-label="Not by hand" className="mt-2 space-y-1 text-sm">
+              {closed.map((words) => (
+                <li key={words}>{words}</li>
+              ))}
+            </ul>
+          )}
+        </>
+      )}
+      {open === 'not-this' && <LeftOut keep={put} />}
+      <p role="alert" className="mt-1 font-semibold text-stop empty:hidden">
+        {fault}
+      </p>
+    </div>
+  );
+}
+
+const nothingChosen = { rung: null, support: null, heightCm: null, dose: null, loadKg: null, why: '' };
+
+function wordsOf(said: Awaited<ReturnType<Say>> | null): string {
+  switch (said?.kind) {
+    case 'kept':
+      return '';
+    case 'changed':
+      return 'Something new was noted since, and the rules give something else: look again. Nothing was kept.';
+    case 'invalid':
+      return said.errors.map((e) => e.message).join(' ');
+    case 'not-found':
+      return 'This person is no longer in the register.';
+    case undefined:
+      return 'The server did not answer. Press again; nothing is kept twice.';
+  }
+}
+
+function Choice({
+  is,
+  words,
+  open,
+  setOpen,
+}: {
+  is: Exclude<Open, null>;
+  words: string;
+  open: Open;
+  setOpen: (open: Open) => void;
+}) {
+  return (
+    <Button
+      look={open === is ? 'main' : 'line'}
+      aria-expanded={open === is}
+      onClick={() => setOpen(open === is ? null : is)}
+    >
+      {words}
+    </Button>
+  );
+}
+
+interface SettingProps {
+  readonly word: 'lower' | 'higher';
+  readonly rungs: readonly RungToSet[];
+  readonly keep: (sent: object) => void;
+}
+
+/** Which rung, and on it hands, height, amount and weight; each starts as the rules give it there. */
+function Setting({ word, rungs, keep }: SettingProps) {
+  const [rung, setRung] = useState(rungs[0]?.rung);
+  const chosen = rungs.find((r) => r.rung === rung);
+  return (
+    <div className="mt-2 border-l-8 border-wood bg-board p-3">
+      <Pick
+        words="Movement"
+        value={String(rung)}
+        of={rungs.map((r) => [String(r.rung), `${r.rung} ${r.name}`])}
+        set={(value) => setRung(Number(value))}
+      />
+      {/* Another rung begins anew. */}
+      {chosen && <OnRung key={chosen.rung} {...{ word, keep }} rung={chosen} />}
+    </div>
+  );
+}
+
+function OnRung({ word, rung, keep }: { word: 'lower' | 'higher'; rung: RungToSet; keep: SettingProps['keep'] }) {
+  const [support, setSupport] = useState(rung.supports[0]?.[0]);
+  const [height, setHeight] = useState(rung.heights[0]?.[0] ?? null);
+  const [dose, setDose] = useState(rung.doses[0]?.[0]);
+  const [load, setLoad] = useState(rung.loads[0]?.[0] ?? null);
+  const [why, setWhy] = useState('');
+  return (
+    <>
+      <Pick words="Hands" value={support} of={rung.supports} set={setSupport} />
+      <Pick
+        words="Height"
+        value={String(height)}
+        of={rung.heights.map(([cm, words]) => [String(cm), words])}
+        set={(cm) => setHeight(Number(cm))}
+      />
+      <Pick words="Amount" value={dose} of={rung.doses} set={setDose} />
+      <Pick
+        words="Weight"
+        value={String(load)}
+        of={rung.loads.map(([kg, words]) => [String(kg), words])}
+        set={(kg) => setLoad(kg === 'null' ? null : Number(kg))}
+      />
+      {rung.passes.length > 0 && <p className="mt-2 text-sm">Your reason stands in for: {rung.passes.join('; ')}.</p>}
+      <label className="mt-2 block font-semibold">
+        {word === 'higher' ? 'Why (kept with it)' : 'Why, if you like'}
+        <input
+          type="text"
+          maxLength={200}
+          value={why}
+          onChange={(e) => setWhy(e.target.value)}
+          className="mt-1 block min-h-11 w-full rounded-md border-2 border-ink bg-board px-3 font-normal"
+        />
+      </label>
+      <Button
+        className="mt-3"
+        onClick={() => keep({ word, rung: rung.rung, support, heightCm: height, dose, loadKg: load, why })}
+      >
+        Set it by hand
+      </Button>
+    </>
+  );
+}
+
+/** A list to choose from; with one thing in it it is told, with none left out. */
+function Pick<T extends string>({
+  words,
+  value,
+  of,
+  set,
+}: {
+  words: string;
+  value: T | undefined;
+  of: readonly (readonly [T, string])[];
+  set: (value: T) => void;
+}) {
+  const [only, ...more] = of;
+  if (!only || (more.length === 0 && only[0] === 'null')) return null;
+  return (
+    <label className="mt-1 flex items-center gap-3">
+      <span className="w-24 shrink-0 font-semibold">{words}</span>
+      {more.length === 0 ? (
+        <span className="flex min-h-11 items-center">{only[1]}</span>
+      ) : (
+        <select
+          value={value}
+          onChange={(e) => set(of.find(([is]) => is === e.target.value)?.[0] ?? only[0])}
+          className="min-h-11 min-w-0 flex-1 rounded-md border-2 border-ink bg-board px-2"
+        >
+          {of.map(([is, said]) => (
+            <option key={is} value={is}>
+              {said}
+            </option>
+          ))}
+        </select>
+      )}
+    </label>
+  );
+}
+
+function LeftOut({ keep }: { keep: SettingProps['keep'] }) {
+  const [why, setWhy] = useState('');
+  return (
+    <div className="mt-2 border-l-8 border-wood bg-board p-3">
+      <label className="block font-semibold">
+        Why, if you like
+        <input
+          type="text"
+          maxLength={200}
+          value={why}
+          onChange={(e) => setWhy(e.target.value)}
+          className="mt-1 block min-h-11 w-full rounded-md border-2 border-ink bg-board px-3 font-normal"
+        />
+      </label>
+      <Button className="mt-3" onClick={() => keep({ word: 'not-this', why })}>
+        Leave this one out
+      </Button>
+    </div>
+  );
+}

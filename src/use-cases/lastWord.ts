@@ -1,0 +1,120 @@
+import type { ByHand, ClosedLadder, Level } from '../core/level/answer';
+import { assignLevels } from '../core/level/assign';
+import { asWished, handChoices, withoutWord, type HandChoice, type HandChoices } from '../core/level/byHand';
+import { isOpen } from '../core/level/standing';
+import type { Facts, Pattern } from '../core/shapes/facts';
+import type { Ladder, LevelRules } from '../core/shapes/ladder';
+import type { PersonId } from '../core/shapes/person';
+import { factsFrom } from '../core/view/personView';
+import { addDecision, hasDecision } from '../database/decisions';
+import { findPerson } from '../database/people';
+import { parse, type FieldError } from '../schemas/parse';
+import { wordForm, type WordForm } from '../schemas/word';
+import { together, type Desk } from './desk';
+import { judgedBy, recordsFor } from './readPeople';
+
+/** What an instructor may say of one ladder. */
+export interface WordsOn {
+  readonly pattern: Pattern;
+  /** What the rules give by themselves. */
+  readonly given: Level | ClosedLadder;
+  readonly choices: HandChoices;
+}
+
+export type LastWord =
+  | { readonly kind: 'kept'; readonly code: string }
+  | { readonly kind: 'invalid'; readonly errors: readonly FieldError[] }
+  /** The rules give something else by now: nothing was kept. */
+  | { readonly kind: 'changed' }
+  | { readonly kind: 'not-found' };
+
+/** What may be said of every ladder of somebody, in their order; nothing where nobody may train today. */
+export async function readWords(desk: Desk, id: PersonId): Promise<WordsOn[]> {
+  return together(desk, async (trx) => {
+    const found = await factsOfPerson(trx, id);
+    if (!found) return [];
+    const { rules, facts } = found;
+    const open = assignLevels(rules, facts).refused === null;
+    return open ? rules.ladders.map((ladder) => ({ pattern: ladder.pattern, ...wordsOn(rules, facts, ladder) })) : [];
+  });
+}
+
+function wordsOn(rules: LevelRules, facts: Facts, ladder: Ladder): Omit<WordsOn, 'pattern'> {
+  const given = givenOn({ ...rules, ladders: [ladder] }, facts, ladder.pattern);
+  return { given, choices: handChoices(rules, facts, ladder, given) };
+}
+
+function givenOn(rules: LevelRules, facts: Facts, pattern: Pattern): Level | ClosedLadder {
+  const { levels, closed } = assignLevels(rules, withoutWord(facts, pattern));
+  return levels.find((l) => l.pattern === pattern) ?? closed.find((l) => l.pattern === pattern) ?? nothing(pattern);
+}
+
+const nothing = (pattern: Pattern): ClosedLadder => ({ pattern, blockers: [] });
+
+async function factsOfPerson(desk: Desk, id: PersonId) {
+  const today = desk.today();
+  const person = await findPerson(desk.db, id);
+  const hall = await judgedBy(desk);
+  const [one] = person ? await recordsFor(desk, [person], hall, today) : [];
+  const records = one?.records();
+  if (!records) return null;
+  return { rules: hall.rules.levels, normsVersion: hall.book.version, facts: factsFrom(records, hall, today), today };
+}
+
+/**
+ * Keeps the instructor's word on one ladder as a decision: as the rules give it, less of it, not at all, or with a reason
+ * more. It never passes a limiter, the floor transfer, balance or the hall.
+ * @param key made when it was pressed: sent twice it is kept once
+ */
+export async function sayLastWord(desk: Desk, id: PersonId, sent: unknown, key: string): Promise<LastWord> {
+  const parsed = parse(wordForm, sent);
+  if (parsed.kind === 'bad') return { kind: 'invalid', errors: parsed.errors };
+  const form = parsed.value;
+  return together(desk, async (trx): Promise<LastWord> => {
+    const found = await factsOfPerson(trx, id);
+    const ladder = found?.rules.ladders.find((l) => l.pattern === form.pattern);
+    if (!found || !ladder) return { kind: 'not-found' };
+    const { rules, normsVersion, facts, today } = found;
+    const { given, choices } = wordsOn(rules, facts, ladder);
+    if (await hasDecision(trx.db, key)) return { kind: 'kept', code: form.seen };
+    if ((isOpen(given) ? given.code : '') !== form.seen) return { kind: 'changed' };
+    const level = levelSaid(form, given, choices, facts);
+    if ('errors' in level) return { kind: 'invalid', errors: level.errors };
+    await addDecision(trx.db, {
+      ...{ id: key, personId: id, day: today, at: desk.now().toISOString(), by: desk.who },
+      kind: form.word === 'as-it-is' ? 'test' : 'hand',
+      ...{ rulesVersion: rules.version, normsVersion, facts, levels: [level] },
+    });
+    return { kind: 'kept', code: level.code };
+  });
+}
+
+function levelSaid(
+  { word, rung, support, heightCm, dose, loadKg, why }: WordForm,
+  given: Level | ClosedLadder,
+  { lower, higher, closed }: HandChoices,
+  facts: Facts,
+): Level | { readonly errors: FieldError[] } {
+  const fault = (path: string, message: string) => ({ errors: [{ path, message }] });
+  const byHand = (of: ByHand['word']): ByHand => ({ word: of, why: why.trim(), from: isOpen(given) ? given.code : '' });
+  if (word === 'as-it-is' || word === 'not-this') {
+    if (!isOpen(given)) return fault('/word', 'No rung is open here: there is nothing to say of it.');
+    return word === 'not-this' ? { ...given, byHand: byHand('not-this') } : given;
+  }
+  const among: readonly HandChoice[] = word === 'lower' ? lower : higher;
+  const choice = among.find((c) => c.level.rung === rung);
+  if (!choice) {
+    const blockers = closed.find((c) => c.rung === rung)?.blockers ?? [];
+    return fault(
+      '/rung',
+      blockers.length > 0 ? `Not by hand: ${texts(blockers)}.` : 'Choose one of the rungs offered.',
+    );
+  }
+  if (rung === null || support === null || dose === null) return fault('/rung', 'Choose a rung, hands and a dose.');
+  const wished = asWished(choice, { rung, support, heightCm, dose, loadKg }, facts, byHand(word));
+  if (!wished) return fault('/rung', 'That is more than the rules give on this rung: choose again.');
+  if (isOpen(given) && wished.code === given.code) return fault('/rung', 'That is what the rules give: choose less.');
+  return wished;
+}
+
+const texts = (blockers: readonly { readonly text: string }[]): string => blockers.map((b) => b.text).join('; ');
