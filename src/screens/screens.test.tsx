@@ -22,7 +22,7 @@ import { changeWords } from './scores/rail';
 import { resultWords } from './scores/testWords';
 import { readHall } from '../use-cases/halls';
 import { HallLevels } from './levels/hall';
-import { doseWords } from './levels/levelPage';
+import { doseWords } from './levels/bayWords';
 import { PersonScreen } from './people/personPage';
 import { lineOf } from '../core/view/registerLine';
 import { allLines } from '../use-cases/everybody';

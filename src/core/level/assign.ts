@@ -124,6 +124,13 @@ function judgedOn({ pattern, rungs }: Ladder, one: Case): Judged[] {
 function levelOn(ladder: Ladder, one: Case): Level | ClosedLadder {
   const { pattern } = ladder;
   const judged = judgedOn(ladder, one);
+  const word = one.facts.setByHand.find((w) => w.pattern === pattern);
+  // A word that does not open its own rung opens none under it either.
+  if (word && judged.some((j) => j.rung.rung === word.rung && j.blocks.length > 0))
+    return levelOn(ladder, {
+      ...one,
+      facts: { ...one.facts, setByHand: one.facts.setByHand.filter((w) => w !== word) },
+    });
   const open = judged.filter((j) => j.blocks.length === 0);
   const best = capped(pattern, open, one);
   if (!best) return { pattern, blockers: judged.flatMap((j) => blockersOf(pattern, j, one)) };

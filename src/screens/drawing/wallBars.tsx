@@ -16,7 +16,7 @@ interface Props {
   readonly tallest: number;
 }
 
-const pitch = 46;
+const pitch = 42;
 
 /**
  * One bay of wall bars: each bar a rung, a wooden peg at the level, pale pegs where it was before, and on the first bar

@@ -79,20 +79,25 @@ export function LastWord({ say, ...props }: WordProps & { say: Say }) {
         {lower.length > 0 && <Choice is="not-this" words="Not this one" {...{ open, setOpen }} />}
         {higher.length + closed.length > 0 && <Choice is="higher" words="Higher" {...{ open, setOpen }} />}
       </div>
-      {open === 'lower' && <Setting key="lower" word="lower" rungs={lower} keep={put} />}
+      {open === 'lower' && (
+        <Setting key="lower" word="lower" rungs={lower} startAt={(lower[1] ?? lower[0])?.rung} keep={put} />
+      )}
       {open === 'higher' && (
         <>
           {higher.length > 0 ? (
-            <Setting key="higher" word="higher" rungs={higher} keep={put} />
+            <Setting key="higher" word="higher" rungs={higher} startAt={higher[0]?.rung} keep={put} />
           ) : (
             <p className="mt-2 font-semibold">Nobody’s word opens a higher one today.</p>
           )}
           {closed.length > 0 && (
-            <ul aria-label="Not by hand" className="mt-2 space-y-1 text-sm">
-              {closed.map((words) => (
-                <li key={words}>{words}</li>
-              ))}
-            </ul>
+            <>
+              <h3 className="mt-2 font-bold">Not by hand</h3>
+              <ul className="space-y-1 text-sm">
+                {closed.map((words) => (
+                  <li key={words}>{words}</li>
+                ))}
+              </ul>
+            </>
           )}
         </>
       )}
@@ -146,12 +151,13 @@ function Choice({
 interface SettingProps {
   readonly word: 'lower' | 'higher';
   readonly rungs: readonly RungToSet[];
+  readonly startAt: number | undefined;
   readonly keep: (sent: object) => void;
 }
 
 /** Which rung, and on it hands, height, amount and weight; each starts as the rules give it there. */
-function Setting({ word, rungs, keep }: SettingProps) {
-  const [rung, setRung] = useState(rungs[0]?.rung);
+function Setting({ word, rungs, startAt, keep }: SettingProps) {
+  const [rung, setRung] = useState(startAt);
   const chosen = rungs.find((r) => r.rung === rung);
   return (
     <div className="mt-2 border-l-8 border-wood bg-board p-3">

@@ -3,14 +3,10 @@ import { cautions } from '../../catalogue/cautions/cautions';
 import { massWords, sentenceIn, sentencesIn, shortLengthWords, unitsOf } from '../../core/math/units';
 import type { UnitSystem } from '../../core/shapes/person';
 import { hazardsAt } from '../../core/level/hazards';
-import type { HandChoice, HandChoices } from '../../core/level/byHand';
-import { printDose } from '../../core/level/code';
-import { isOpen, trainedLevels, waitingLevel, waitingLevels, whyOver, type Standing } from '../../core/level/standing';
-import { supportWords } from '../../core/level/support';
+import { trainedLevels, waitingLevels } from '../../core/level/standing';
 import { ofKind } from '../../core/intake/entries';
-import type { Blocker, ClosedLadder, Level } from '../../core/level/answer';
+import type { Blocker, Level } from '../../core/level/answer';
 import type { Pattern } from '../../core/shapes/facts';
-import type { Dose } from '../../core/shapes/dose';
 import type { HouseRules, Ladder, LevelRules } from '../../core/shapes/ladder';
 import { HazardMark } from '../drawing/hazardMark';
 import { lookOf } from '../drawing/patterns';
@@ -22,8 +18,9 @@ import type { PersonView } from '../../core/view/personView';
 import { ButtonLink } from '../touch/button';
 import { dayWords } from '../words';
 import { ConfirmLevelsButton, type ConfirmAnswer } from './confirmLevel';
-import { KeepingLevels, Lines as YesLines, type Line } from './keeping';
-import { LastWord, type RungToSet, type Say, type WordProps } from './lastWord';
+import { KeepingLevels, Lines as YesLines } from './keeping';
+import { LastWord, type Say } from './lastWord';
+import { doseWords, linesOf, noteOn, wordProps, type WordsOn } from './bayWords';
 import { LevelBays, type Bay } from './levelBays';
 import { SeenClean, type Note } from './seenClean';
 
@@ -34,13 +31,6 @@ interface Props {
   readonly confirm: (seen: readonly string[], keep: readonly Pattern[]) => Promise<ConfirmAnswer>;
   readonly say: Say;
   readonly note: Note;
-}
-
-/** What may be said of a ladder by hand. */
-interface WordsOn {
-  readonly pattern: Pattern;
-  readonly given: Level | ClosedLadder;
-  readonly choices: HandChoices;
 }
 
 /** Four bays of wall bars with their pegs; under them, of the bay looked at, what to do, why, and what opens the next. */
@@ -140,81 +130,6 @@ export function LevelScreen({ view, rules, words, confirm, say, note }: Props) {
   );
 }
 
-/** Beside the name of a bay. */
-function noteOn(standing: Standing | undefined, waiting: readonly Level[]): string | null {
-  if (!standing) return null;
-  if (waiting.some((l) => l.pattern === standing.pattern)) return 'to confirm';
-  if (standing.state === 'aside') return 'left out';
-  const word = standing.inForce?.level.byHand?.word;
-  return word === undefined ? null : word === 'kept' ? 'kept' : 'set by hand';
-}
-
-/** The levels that wait, each beside the one before it. */
-const linesOf = (standings: readonly Standing[], ladders: readonly Ladder[]): Line[] =>
-  standings.flatMap((standing): Line[] => {
-    const waits = waitingLevel(standing);
-    if (!waits) return [];
-    return [
-      {
-        pattern: standing.pattern,
-        title: ladders.find((l) => l.pattern === standing.pattern)?.title ?? standing.pattern,
-        was: standing.inForce?.level.code ?? null,
-        becomes: waits.code,
-        over: standing.state === 'over' ? whyOver(standing) : [],
-      },
-    ];
-  });
-
-/** What may be said of a ladder by hand, in words; `null` where nobody trains today. */
-function wordProps(
-  words: readonly WordsOn[],
-  standing: Standing | undefined,
-  ladder: Ladder,
-  units: UnitSystem,
-): WordProps | null {
-  const on = words.find((w) => w.pattern === ladder.pattern);
-  if (!on) return null;
-  const { given, choices } = on;
-  const toSet = (choice: HandChoice): RungToSet => ({
-    rung: choice.level.rung,
-    name: choice.level.name,
-    supports: choice.supports.map((s) => [s, s === choice.level.support ? choice.level.supportWords : supportWords[s]]),
-    heights: choice.heightsCm.map((cm) => [cm, shortLengthWords(cm, unitsOf[units].length)]),
-    doses: choice.doses.map((d) => [
-      printDose(d),
-      doseWords(d, ladder.rungs.find((r) => r.rung === choice.level.rung)?.aSide),
-    ]),
-    loads: choice.loadsKg.map((kg) => [kg, kg === null ? 'none' : massWords(kg, unitsOf[units].mass)]),
-    passes: choice.passes.map((text) => sentenceIn(text, units)),
-  });
-  return {
-    pattern: ladder.pattern,
-    seen: isOpen(given) ? given.code : '',
-    lower: choices.lower.map(toSet),
-    higher: choices.higher.map(toSet),
-    closed: choices.closed.map(({ rung, name, blockers }) => sentenceIn(`${rung} ${name}: ${texts(blockers)}`, units)),
-    standing: standingWords(standing, given),
-  };
-}
-
-const texts = (blockers: readonly Blocker[]): string => blockers.map((b) => b.text).join('; ');
-
-/** What was said by hand and stands: by whom, when, why, and what the rules would give. */
-function standingWords(standing: Standing | undefined, given: Level | ClosedLadder): string | null {
-  const byHand = standing?.inForce?.level.byHand;
-  if (!standing?.inForce || !byHand || standing.state === 'over') return null;
-  const { by, decidedOn } = standing.inForce;
-  const did = {
-    lower: 'Set lower by hand',
-    higher: 'Set higher by hand',
-    kept: 'The old one was kept',
-    'not-this': 'Left out',
-  }[byHand.word];
-  const why = byHand.why === '' ? '' : `: “${byHand.why}”`;
-  const rules = isOpen(given) ? ` The rules give ${given.code}.` : '';
-  return `${did} on ${dayWords(decidedOn)}, ${by}${why}.${rules}`;
-}
-
 /** What to put up and do, why this rung, and what opens the next. */
 function Detail({
   ladder,
@@ -232,7 +147,7 @@ function Detail({
 }) {
   return (
     <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[1.2fr_1.25fr_1fr]">
-      <div>
+      <div className="min-w-0">
         <div className="flex items-start gap-4">
           {level.targetCm !== null && (
             <Stool heightCm={level.targetCm} support={level.support} units={units} size={128} />
@@ -315,20 +230,6 @@ function doWords(level: Level, ladder: Ladder, units: UnitSystem): string {
 }
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
-
-/** @param aSide left and right each as often */
-export function doseWords(dose: Dose, aSide = false): string {
-  switch (dose.kind) {
-    case 'reps':
-      return `${dose.reps} ${dose.reps === 1 ? 'repetition' : 'repetitions'}${aSide ? ' a side' : ''}, ${dose.sets === 1 ? 'one set' : `${dose.sets} sets`}`;
-    case 'holds':
-      return `hold ${dose.holdS} s, ${dose.sets} times`;
-    case 'intervals':
-      return `${dose.workS} s work, ${dose.restS} s rest, ${dose.rounds} rounds`;
-    case 'half-minute':
-      return `${dose.reps} every ${dose.everyS} s, ${dose.rounds} rounds`;
-  }
-}
 
 interface Above {
   readonly from: number;
