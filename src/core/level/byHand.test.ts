@@ -68,7 +68,7 @@ describe('higher by hand', () => {
       setByHand: [set('S', 7)],
       lastConfirmed: [{ pattern: 'S', rung: 7, support: '0' }],
     } as const;
-    expect(levelOf('S', someone({ ...word, limiters: [{ kind: 'back-pain', pain: 6, since: '2025' }] }))?.rung).toBe(6);
+    expect(levelOf('S', someone({ ...word, limiters: [{ kind: 'back-pain', pain: 6, since: '2025' }] }))?.rung).toBe(5);
     const ago = (testedOn: string) => nine.results.map((r) => ({ ...r, testedOn }));
     expect(levelOf('S', someone({ ...word, results: ago('2025-11-01') }))).toMatchObject({ rung: 7, dial: 'support' });
     expect(levelOf('S', someone({ ...word, results: ago('2025-01-01') }))?.rung).toBe(1);
