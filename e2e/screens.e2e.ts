@@ -1,5 +1,4 @@
 import { spawnSync } from 'node:child_process';
-import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, beforeEach, describe, expect, onTestFinished, test } from 'vitest';
@@ -14,12 +13,12 @@ import {
   type Server,
   type Watched,
 } from './harness';
+import { findings } from './axe';
 import { looksWrong, resize, sizes } from './looks';
 
 const folder = temporaryFolder();
 const file = join(folder.path, 'demo.sqlite');
 const today = '2026-03-02';
-const axe = readFileSync('node_modules/axe-core/axe.min.js', 'utf8');
 let browser: Browser;
 let server: Server;
 let watched: Watched;
@@ -59,27 +58,6 @@ afterAll(async () => {
 
 // Keys go to the page in front, whatever a test before this one opened.
 beforeEach(() => watched.page.bringToFront());
-
-interface Finding {
-  readonly id: string;
-  readonly nodes: { readonly target: unknown; readonly failureSummary?: string }[];
-}
-
-/** What axe finds under WCAG 2.2 AA; the script goes in through the debugger, as the page's own policy would refuse it. */
-async function findings(page: Page): Promise<{ violations: string[]; incomplete: string[] }> {
-  await page.evaluate(axe);
-  const found = await page.evaluate(() => {
-    const run = (
-      window as unknown as {
-        axe: { run: (options: object) => Promise<{ violations: Finding[]; incomplete: Finding[] }> };
-      }
-    ).axe.run;
-    return run({ runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'] });
-  });
-  const lines = (list: Finding[]) =>
-    list.flatMap((f) => f.nodes.map((n) => `${f.id}: ${JSON.stringify(n.target)} ${n.failureSummary ?? ''}`));
-  return { violations: lines(found.violations), incomplete: found.incomplete.map((f) => f.id) };
-}
 
 /** What axe leaves open, each with the reason it is all right. */
 const mayStayOpen: Readonly<Record<string, string>> = {

@@ -177,7 +177,8 @@ function OnRung({ word, rung, keep }: { word: 'lower' | 'higher'; rung: RungToSe
   const [support, setSupport] = useState(rung.supports[0]?.[0]);
   const [height, setHeight] = useState(rung.heights[0]?.[0] ?? null);
   const [dose, setDose] = useState(rung.doses[0]?.[0]);
-  const [load, setLoad] = useState(rung.loads[0]?.[0] ?? null);
+  // Less starts without a weight.
+  const [load, setLoad] = useState((word === 'lower' ? rung.loads.at(-1) : rung.loads[0])?.[0] ?? null);
   const [why, setWhy] = useState('');
   return (
     <>

@@ -1,0 +1,106 @@
+import type { Page } from 'puppeteer-core';
+import { expect, onTestFinished, test } from 'vitest';
+import { findings } from './axe';
+import { addReadyTo, hallFor, noteOf, says, send, startServer, watchedPage } from './harness';
+import { looksWrong, resize, sizes } from './looks';
+
+/** The instructor's word on levels, pressed as it is pressed in a hall. */
+const today = '2026-03-02';
+const later = '2026-05-25';
+const hall = hallFor(today);
+
+/** Stands and four positions of somebody on a day, as they come from paper. */
+async function sat(personId: string, sittingDate: string, stands: number): Promise<void> {
+  const values = { 'chair-stand-30s': stands, 'four-stage': 3 };
+  for (const [name, value] of Object.entries(values)) {
+    const entered = { seq: 0, atMs: 0, wallMs: Date.parse(sittingDate), by: 'hand', kind: 'entered', value };
+    const head = { personId, test: name, protocolVersion: 1, sittingDate, side: null };
+    const said = await send(hall, 'PUT', `/api/v1/attempts/${personId}-${name}-${sittingDate}`, {
+      ...{ ...head, conditions: name === 'four-stage' ? {} : { seatHeightCm: 43 } },
+      events: [{ ...entered, handsUsed: false }],
+    });
+    if (said.status > 201) throw new Error(JSON.stringify(said.body));
+  }
+}
+async function openLevels(id: string) {
+  const watched = await watchedPage(hall.browser, hall.server.url, 1);
+  onTestFinished(() => watched.page.close());
+  await watched.page.goto(`${hall.server.url}/people/${id}/levels`, { waitUntil: 'networkidle0' });
+  return watched;
+}
+const press = async (page: Page, words: string) => {
+  const button = await page.waitForSelector(`::-p-xpath(//button[starts-with(normalize-space(.), "${words}")])`);
+  await button?.click();
+};
+const word = '[data-testid=last-word]';
+
+test('lower: set in two presses, kept over the retest, taken back in one', async () => {
+  const id = await addReadyTo(hall, 'Lena Lower', today);
+  await sat(id, today, 12);
+  const { page, faults } = await openLevels(id);
+  await press(page, 'Lower');
+  await press(page, 'Set it by hand');
+  await says(page, word, 'Set lower by hand on 2 Mar 2026');
+  expect(faults).toEqual([]);
+  await hall.server.stop();
+  hall.server = await startServer({ file: hall.file, today: later, port: hall.port });
+  await sat(id, later, 14);
+  const again = await openLevels(id);
+  await says(again.page, word, 'Set lower by hand on 2 Mar 2026');
+  await says(again.page, '[role=tablist]', 'set by hand');
+  await press(again.page, 'As the rules give it');
+  await again.page.waitForFunction((s) => !document.querySelector(s)?.textContent.includes('by hand on'), {}, word);
+  expect(again.faults).toEqual([]);
+  await hall.server.stop();
+  hall.server = await startServer({ file: hall.file, today, port: hall.port });
+});
+
+test('not this one, and higher: without a reason it is told so in place; with one it stands; past a limiter it is not offered', async () => {
+  const id = await addReadyTo(hall, 'Hilde Higher', today);
+  await sat(id, today, 9);
+  const { page, faults } = await openLevels(id);
+  await press(page, 'Not this one');
+  await page.type(`${word} input`, 'her knee asks for a rest');
+  await press(page, 'Leave this one out');
+  await says(page, word, '“her knee asks for a rest”');
+  await says(page, '[role=tablist]', 'left out');
+  await press(page, 'Higher');
+  await says(page, word, 'Your reason stands in for: Stands without hands in 30 s: 9 stands');
+  for (const [width, height] of sizes) {
+    await resize(page, width, height);
+    expect([width, await looksWrong(page)]).toEqual([width, []]);
+  }
+  expect((await findings(page)).violations).toEqual([]);
+  await resize(page, 1280, 800);
+  await press(page, 'Set it by hand');
+  await says(page, `${word} [role=alert]`, 'Write why, in a few words.');
+  await page.type(`${word} input`, 'trained elsewhere for years');
+  await press(page, 'Set it by hand');
+  await says(page, word, 'Set higher by hand on 2 Mar 2026');
+  await noteOf(hall, id, today, { kind: 'pain', joint: 'knee', side: 'L', level: 3, since: today });
+  await page.reload({ waitUntil: 'networkidle0' });
+  await says(page, '[data-testid=becomes]', 'The old one asks too much: Knee pain from 3');
+  await press(page, 'Higher');
+  await says(page, word, 'Nobody’s word opens a higher one today');
+  expect(faults).toEqual([]);
+});
+
+test('beside the yes stands what was and what it becomes; the old one is kept on the ladder that is ticked', async () => {
+  const id = await addReadyTo(hall, 'Ketil Keeper', today);
+  await sat(id, '2026-02-02', 9);
+  const first = await openLevels(id);
+  await first.page.keyboard.press('c');
+  await says(first.page, '[data-testid=confirmed]', 'Confirmed');
+  await sat(id, today, 14);
+  const { page, faults } = await openLevels(id);
+  const lines = () => page.$$eval('[data-testid=becomes]', (all) => all.map((line) => line.textContent));
+  expect((await lines())[0]).toMatch(/was S5\S* → , becomes S6/);
+  await page.click('[data-testid=becomes] input');
+  await page.keyboard.press('c');
+  await says(page, word, 'The old one was kept on 2 Mar 2026');
+  await says(page, '[data-testid=confirmed]', 'Confirmed');
+  expect(await lines()).toEqual([]);
+  const { body } = await send(hall, 'GET', `/api/v1/people/${id}`);
+  expect((body as { levelsInForce: string[] }).levelsInForce[0]).toMatch(/^S5/);
+  expect(faults).toEqual([]);
+});
