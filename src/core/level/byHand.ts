@@ -20,7 +20,7 @@ export interface HandChoice {
   /** Most first. */
   readonly doses: readonly Dose[];
   readonly loadsKg: readonly (number | null)[];
-  /** Of a rung above what the rules give: what the word stands in for. */
+  /** Of a rung above what the rules give: what keeps it by the rules, and the word stands in for. */
   readonly passes: readonly string[];
 }
 
@@ -64,7 +64,7 @@ export function handChoices(rules: LevelRules, facts: Facts, ladder: Ladder, giv
   const lower = ladder.rungs.filter((r) => r.rung <= top).map((r) => levelAt(rules, own, pattern, r.rung, null));
   const above = ladder.rungs.filter((r) => r.rung > top);
   const higher = above.map((r) => ({ ...r, at: levelAt(rules, own, pattern, r.rung, anyReason) }));
-  const choice = (level: Level) => choiceOn(rules, own, ladder, level);
+  const choice = (level: Level) => choiceOn(rules, own, ladder, given, level);
   return {
     lower: lower
       .filter(isOpen)
@@ -75,7 +75,13 @@ export function handChoices(rules: LevelRules, facts: Facts, ladder: Ladder, giv
   };
 }
 
-function choiceOn(rules: LevelRules, facts: Facts, ladder: Ladder, level: Level): HandChoice {
+function choiceOn(
+  rules: LevelRules,
+  facts: Facts,
+  ladder: Ladder,
+  given: Level | ClosedLadder,
+  level: Level,
+): HandChoice {
   const rung = ladder.rungs.find((r) => r.rung === level.rung);
   const least = supports.indexOf(rung ? askedOf(rung) : '2');
   const free = supports.slice(least, supports.indexOf(level.support) + 1).reverse();
@@ -85,7 +91,7 @@ function choiceOn(rules: LevelRules, facts: Facts, ladder: Ladder, level: Level)
     heightsCm: level.targetCm === null ? [] : heightsFrom(rules, facts, rung?.target, level.targetCm),
     doses: dosesUnder(level.dose),
     loadsKg: level.loadKg === null ? [null] : [level.loadKg, null],
-    passes: level.reasons.flatMap((r) => (r.byHand ? [r.text] : [])),
+    passes: given.blockers.filter((b) => b.rung === level.rung).map((b) => b.text),
   };
 }
 
