@@ -81,7 +81,7 @@ test('not this one, and higher: without a reason it is told so in place; with on
   await says(page, word, 'Set higher by hand on 2 Mar 2026');
   await noteOf(hall, id, today, { kind: 'pain', joint: 'knee', side: 'L', level: 3, since: today });
   await page.reload({ waitUntil: 'networkidle0' });
-  await says(page, '[data-testid=becomes]', 'The old one asks too much: Knee pain from 3');
+  await says(page, '[data-testid=becomes]', 'The old one asks too much: knee pain from 3');
   await press(page, 'Higher');
   await says(page, word, 'Nobody’s word opens a higher one today');
   expect(faults).toEqual([]);

@@ -16,9 +16,16 @@ const listeners: Listener[] = [];
 
 const typingIn = new Set(['INPUT', 'TEXTAREA', 'SELECT']);
 
-/** A key that writes or moves in a field belongs to the field; the keys of the top row do not write. */
-const belongsToField = (target: EventTarget | null, code: string): boolean =>
-  !/^F\d+$/.test(code) && target instanceof HTMLElement && (target.isContentEditable || typingIn.has(target.tagName));
+/**
+ * A key that writes or moves in a field belongs to the field; the keys of the top row do not write, and nothing is written
+ * into a box that is ticked.
+ */
+function belongsToField(target: EventTarget | null, code: string): boolean {
+  if (/^F\d+$/.test(code) || !(target instanceof HTMLElement)) return false;
+  if (target instanceof HTMLInputElement && ['checkbox', 'radio'].includes(target.type))
+    return /^(Space|Enter|NumpadEnter|Arrow\w+)$/.test(code);
+  return target.isContentEditable || typingIn.has(target.tagName);
+}
 
 /** Space and Enter on something that is pressed with them press it. */
 const pressesTarget = (target: EventTarget | null, code: string): boolean =>
