@@ -35,13 +35,25 @@ async function asked(id: string, on: string): Promise<void> {
   const answers = Object.fromEntries(questionIds.map((q) => [q, q === 'active']));
   await noteToday(deskOf(db, on), id, { kind: 'screening', answers }, `questions-${id}-${on}`);
 }
-async function sat(personId: string, testedOn: string, stands: number): Promise<void> {
+async function sat(
+  personId: string,
+  testedOn: string,
+  stands: number | null,
+  positions: number | null = 3,
+): Promise<void> {
   const line = { personId, side: null, aid: 'none', outcome: 'done', handsUsed: false, cleanBeforeHands: null };
   const lines = [
     { ...line, key: `${personId}-${testedOn}-c`, test: 'chair-stand-30s', tries: [stands], seconds: null, help: null },
-    { ...line, key: `${personId}-${testedOn}-f`, test: 'four-stage', tries: [3], seconds: null, help: null },
+    { ...line, key: `${personId}-${testedOn}-f`, test: 'four-stage', tries: [positions], seconds: null, help: null },
   ];
-  const saved = await enterSheet(deskOf(db, testedOn), { testedOn, who: 'Bo', seatHeightCm: 43, shoes: 'flat', lines });
+  const done = lines.filter(({ tries: [value] }) => value !== null);
+  const saved = await enterSheet(deskOf(db, testedOn), {
+    testedOn,
+    who: 'Bo',
+    seatHeightCm: 43,
+    shoes: 'flat',
+    lines: done,
+  });
   if (saved.kind !== 'saved') throw new Error(JSON.stringify(saved));
 }
 const squat = async (id: string, day = today) => {
@@ -165,4 +177,24 @@ test('the old one is kept on one ladder while the others are confirmed, and wait
   await asked(id, '2026-07-06');
   await sat(id, '2026-07-06', 14);
   expect((await squat(id, '2026-07-06')).state).toBe('more');
+});
+
+test('after a harmless fall the three minutes are offered at once, one test after the other, and then the levels', async () => {
+  const id = await tested(10);
+  const next = async () => (await readPerson(deskOf(db, '2026-03-10'), id))?.path.next;
+  expect((await next())?.step).toBe('levels');
+  const fall = { fellOn: '2026-03-08', hurt: false, lookedAt: true, headStruck: false, unexplained: false };
+  await noteToday(deskOf(db, '2026-03-10'), id, { kind: 'fall', ...fall }, `fall-${id}`);
+  // The questions lapse with it.
+  expect(await next()).toMatchObject({ step: 'intake', at: 'questions' });
+  await asked(id, '2026-03-10');
+  expect(await next()).toMatchObject({ step: 'test', test: 'four-stage' });
+  const view = await readPerson(deskOf(db, '2026-03-10'), id);
+  expect(view?.due).toMatchObject({ on: '2026-03-08', why: 'a fall since the last test: before the next class' });
+  expect(view?.standings[0]?.ceiling).toMatchObject({ rung: 1 });
+  await sat(id, '2026-03-10', null);
+  expect(await next()).toMatchObject({ step: 'test', test: 'chair-stand-30s' });
+  await sat(id, '2026-03-10', 10, null);
+  expect((await next())?.step).toBe('levels');
+  expect((await readPerson(deskOf(db, '2026-03-10'), id))?.standings[0]?.ceiling).toMatchObject({ rung: 5 });
 });

@@ -88,7 +88,10 @@ export async function describePerson(desk: Desk, id: PersonId): Promise<object |
         })),
       ),
     ),
-    levels: decided.map(({ decidedOn, level }) => ({ confirmedOn: decidedOn, code: level.code })),
+    levels: decided.map(({ decidedOn, by, level }) => ({
+      ...{ confirmedOn: decidedOn, by, code: level.code },
+      byHand: level.byHand ?? null,
+    })),
     levelsInForce: trainedLevels(standings).map((l) => l.code),
     levelsWaiting: waitingLevels(standings).map(({ code, dose }) => ({ code, dose: printDose(dose) })),
     dueOn: due?.on ?? null,

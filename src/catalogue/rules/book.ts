@@ -9,4 +9,5 @@ export const shippedRules: RuleBook = {
   readiness: readinessRules,
   composites: compositeRules,
   coreTests,
+  atOnceAgain: ['four-stage', 'chair-stand-30s'],
 };

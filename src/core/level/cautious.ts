@@ -138,19 +138,30 @@ function found(result: TestResult, measured: number | null): Found {
 /** Seconds that stand for a walk that was tried and not done: past every line. */
 const neverS = 999;
 
-/** A fall, surgery, or pain of 5 and over, that came after a test makes the test no longer true. */
-export function upsetSince(
+/** What makes tests from before it no longer true: a fall, surgery, a new joint, pain of 5 and over. */
+export interface Upset {
+  readonly on: IsoDate;
+  readonly by: 'fall' | 'surgery' | 'pain';
+}
+
+/** The newest that came after a test; `null` where the test still is true. */
+export function upsetAfter(
   { limiters, lastFallOn }: Pick<Facts, 'limiters' | 'lastFallOn'>,
   testedOn: IsoDate,
-): boolean {
-  if (lastFallOn !== null && lastFallOn > testedOn) return true;
-  return limiters.some(({ kind, since, pain }) => {
+): Upset | null {
+  const all = limiters.flatMap(({ kind, since, pain }): Upset[] => {
     // A pain without a number is the worst; a joint replaced is surgery too, however long it is healed.
-    const upsets =
-      kind === 'recent-surgery' || kind.endsWith('-replaced') || (kind.endsWith('-pain') && (pain ?? 10) >= 5);
-    return upsets && since != null && lastDayOf(since) > testedOn;
+    const surgery = kind === 'recent-surgery' || kind.endsWith('-replaced');
+    const strong = kind.endsWith('-pain') && (pain ?? 10) >= 5;
+    if (since == null || !(surgery || strong)) return [];
+    return [{ on: lastDayOf(since), by: surgery ? 'surgery' : 'pain' }];
   });
+  if (lastFallOn !== null) all.push({ on: lastFallOn, by: 'fall' });
+  return all.filter((u) => u.on > testedOn).reduce<Upset | null>((a, b) => (a && a.on >= b.on ? a : b), null);
 }
+
+export const upsetSince = (facts: Pick<Facts, 'limiters' | 'lastFallOn'>, testedOn: IsoDate): boolean =>
+  upsetAfter(facts, testedOn) !== null;
 
 /** One margin, once. `trials` are all tries of a test that keeps the best. */
 export function cautiousValue(margin: Margin, measured: number, trials: readonly number[]): number {

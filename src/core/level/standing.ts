@@ -123,3 +123,12 @@ export function saidBefore(decided: readonly Decided[]): {
     ),
   };
 }
+
+/** Whether the newest level of a ladder asks less than the one before it. */
+export function isSteppedBack(decided: readonly Decided[]): boolean {
+  const levels = decided.map((d) => d.level);
+  return newestOf(decided).some((level) => {
+    const before = levels.filter((l) => l.pattern === level.pattern).at(-2);
+    return before !== undefined && isOver(before, level);
+  });
+}

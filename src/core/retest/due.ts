@@ -1,4 +1,5 @@
 import { addDays } from '../math/days';
+import type { Upset } from '../level/cautious';
 import type { IsoDate, Readiness } from '../shapes/facts';
 
 /** Weeks to the next test; common practice, no published source. */
@@ -10,8 +11,25 @@ export interface RetestDue {
   readonly why: string;
 }
 
-/** When to test again, counted from the last test: sooner where something is to be watched. */
-export function retestDue(lastTestedOn: IsoDate, facts: { pastCutoff: boolean; readiness: Readiness }): RetestDue {
+/** What sets the date of the next test. */
+export interface DueFacts {
+  readonly pastCutoff: boolean;
+  readonly readiness: Readiness;
+  /** A level was taken back since. */
+  readonly steppedBack: boolean;
+  /** Something happened that makes the tests no longer true; `null` where nothing did. */
+  readonly upset: Upset | null;
+}
+
+export const upsetWords: Readonly<Record<Upset['by'], string>> = {
+  fall: 'a fall since the last test',
+  surgery: 'surgery since the last test',
+  pain: 'strong new pain since the last test',
+};
+
+/** When to test again, counted from the last test: sooner where something is to be watched, before the next class after an upset. */
+export function retestDue(lastTestedOn: IsoDate, facts: DueFacts): RetestDue {
+  if (facts.upset) return { on: facts.upset.on, weeks: 0, why: `${upsetWords[facts.upset.by]}: before the next class` };
   const [weeks, why] =
     facts.readiness === 'ask-first' || facts.readiness === 'not-today'
       ? [
@@ -24,6 +42,8 @@ export function retestDue(lastTestedOn: IsoDate, facts: { pastCutoff: boolean; r
         ? [retestWeeks.watch, 'a result is past a watch line']
         : facts.readiness === 'ready-with-care'
           ? [retestWeeks.watch, 'ready with care']
-          : [retestWeeks.usual, 'the usual interval'];
+          : facts.steppedBack
+            ? [retestWeeks.watch, 'a level was taken back']
+            : [retestWeeks.usual, 'the usual interval'];
   return { on: addDays(lastTestedOn, weeks * 7), weeks, why };
 }

@@ -170,10 +170,28 @@ describe('a change of percentile in two parts', () => {
 });
 
 test('12 weeks, 8 past a watch line or ready with care, 4 while a question is open (common practice, no published source)', () => {
-  const due = (pastCutoff: boolean, readiness: 'ready' | 'ready-with-care' | 'ask-first') =>
-    retestDue('2026-03-02', { pastCutoff, readiness });
+  const due = (pastCutoff: boolean, readiness: 'ready' | 'ready-with-care' | 'ask-first', steppedBack = false) =>
+    retestDue('2026-03-02', { pastCutoff, readiness, steppedBack, upset: null });
+  expect(due(false, 'ready', true)).toMatchObject({ weeks: 8, why: 'a level was taken back' });
   expect(due(false, 'ready')).toMatchObject({ on: '2026-05-25', weeks: 12 });
   expect([due(true, 'ready').weeks, due(false, 'ready-with-care').weeks, due(true, 'ask-first').weeks]).toEqual([
     8, 8, 4,
+  ]);
+});
+
+test('a fall, surgery or strong new pain since the test: due from that day, before the next class', () => {
+  const due = (by: 'fall' | 'surgery' | 'pain') =>
+    retestDue('2026-03-02', {
+      ...{ pastCutoff: false, readiness: 'ready', steppedBack: false },
+      upset: { on: '2026-03-20', by },
+    });
+  expect(due('fall')).toEqual({
+    on: '2026-03-20',
+    weeks: 0,
+    why: 'a fall since the last test: before the next class',
+  });
+  expect([due('surgery').why, due('pain').on]).toEqual([
+    'surgery since the last test: before the next class',
+    '2026-03-20',
   ]);
 });

@@ -9,4 +9,6 @@ export interface RuleBook {
   readonly composites: CompositeRules;
   /** Tests that make somebody tested, the one that speaks for them first. */
   readonly coreTests: readonly string[];
+  /** Those that are taken again at once, in three minutes, when something happened that makes the others no longer true. */
+  readonly atOnceAgain: readonly string[];
 }

@@ -9,6 +9,7 @@ const facts: PathFacts = {
   lacking: [],
   startWith: '30-second chair stand',
   lastTestedOn: null,
+  again: null,
   toRepeat: false,
   toWatch: 0,
   levelsWaiting: 0,
@@ -26,6 +27,11 @@ test('one thing is next: first the test, then the level, then waiting for the re
 });
 test('a trial that broke off comes before the level', () => {
   expect(pathOf({ ...tested, toRepeat: true }).next).toEqual({ step: 'test', words: 'Repeat the test that broke off' });
+});
+test('after a fall the three minutes come before all else, but for what holds somebody', () => {
+  const again = { why: 'a fall since the last test', test: 'four-stage' };
+  expect(pathOf({ ...tested, again, toRepeat: true }).next).toMatchObject({ step: 'test', test: 'four-stage' });
+  expect(pathOf({ ...tested, again, readiness: 'not-today' }).next.step).toBe('intake');
 });
 test('not today blocks the test with its reason, and nothing else is next', () => {
   const path = pathOf({ ...tested, readiness: 'not-today', readinessWhy: 'fever' });

@@ -16,7 +16,13 @@ export interface PathStep {
 export interface Path {
   readonly steps: readonly PathStep[];
   /** The one next thing to do. */
-  readonly next: { readonly step: Step; readonly words: string; readonly at?: 'questions' };
+  readonly next: {
+    readonly step: Step;
+    readonly words: string;
+    readonly at?: 'questions';
+    /** Of the test: which. */
+    readonly test?: string;
+  };
 }
 
 export interface PathFacts {
@@ -30,6 +36,8 @@ export interface PathFacts {
   /** The test to begin with, by its title. */
   readonly startWith: string;
   readonly lastTestedOn: IsoDate | null;
+  /** Something happened since that makes the tests no longer true, and the test to take again first. */
+  readonly again: { readonly why: string; readonly test: string } | null;
   /** A trial of the newest day that broke off and was not done again. */
   readonly toRepeat: boolean;
   readonly toWatch: number;
@@ -88,6 +96,14 @@ function nextOf(facts: PathFacts, held: boolean, due: boolean): Path['next'] {
   if (held && facts.toAsk && facts.readiness === 'ask-first')
     return { step: 'intake', at: 'questions', words: 'Ask the readiness questions' };
   if (held) return { step: 'intake', words: heldWords(facts) };
+  if (facts.again) {
+    const { why, test } = facts.again;
+    return {
+      step: 'test',
+      test,
+      words: `Three minutes, before anything else: four positions and chair stands again, ${why}`,
+    };
+  }
   if (facts.toRepeat) return { step: 'test', words: 'Repeat the test that broke off' };
   if (facts.lastTestedOn === null)
     return {

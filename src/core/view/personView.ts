@@ -2,11 +2,20 @@ import { bodyOn, factsOf } from '../intake/facts';
 import type { Known } from '../intake/known';
 import { assignLevels } from '../level/assign';
 import type { LevelsAnswer } from '../level/answer';
-import { saidBefore, standingsOf, trainedLevels, waitingLevels, type Decided, type Standing } from '../level/standing';
+import {
+  isSteppedBack,
+  saidBefore,
+  standingsOf,
+  trainedLevels,
+  waitingLevels,
+  type Decided,
+  type Standing,
+} from '../level/standing';
 import { ageOn } from '../math/age';
 import { takenAtOnce, type AtOnce } from '../measure/atOnce';
 import { toRepeatOf, toResult, type AttemptView, type MovedAway } from '../measure/attempt';
-import { retestDue, type RetestDue } from '../retest/due';
+import { upsetAfter } from '../level/cautious';
+import { retestDue, upsetWords, type RetestDue } from '../retest/due';
 import { compositesOf, type Composites } from '../score/composites';
 import type { NormBook } from '../score/normBook';
 import { resultIn } from '../score/shownUnits';
@@ -116,7 +125,19 @@ export function describePerson(records: PersonRecords, hall: Hall, today: IsoDat
   const levels = () => (worked ??= assignLevels(rules.levels, factsFrom(records, hall, today)));
   const core = rules.coreTests.flatMap((id) => tests.filter((t) => t.test === id && newestDay([t]) !== null));
   const lastTestedOn = newestDay(core);
-  const due = lastTestedOn ? retestDue(lastTestedOn, { pastCutoff: toWatch > 0, readiness: readiness.outcome }) : null;
+  const upsets = {
+    limiters: [...known.limiters, ...known.healed],
+    lastFallOn: known.falls.at(-1)?.content.fellOn ?? null,
+  };
+  // Taken again at once: of those that were tested before it, and what was never tested beside them.
+  const newest = rules.atOnceAgain.map((id) => ({ id, on: newestDay(tests.filter((t) => t.test === id)) }));
+  const upset = newest.flatMap(({ on }) => (on === null ? [] : (upsetAfter(upsets, on) ?? []))).at(0) ?? null;
+  const again = upset && newest.find(({ on }) => on === null || on < upset.on);
+  const due = lastTestedOn
+    ? retestDue(lastTestedOn, {
+        ...{ pastCutoff: toWatch > 0, readiness: readiness.outcome, steppedBack: isSteppedBack(decided), upset },
+      })
+    : null;
   const standings =
     lastTestedOn === null && decided.length === 0
       ? []
@@ -130,6 +151,7 @@ export function describePerson(records: PersonRecords, hall: Hall, today: IsoDat
     lacking: [...(intake.heightCm === null ? ['height'] : []), ...(intake.massKg === null ? ['mass'] : [])],
     startWith: book.protocols.find((p) => p.id === rules.coreTests[0])?.title ?? 'first test',
     lastTestedOn,
+    again: upset && again ? { why: upsetWords[upset.by], test: again.id } : null,
     toRepeat: toRepeat.length > 0,
     toWatch,
     levelsWaiting: waitingLevels(standings).length,

@@ -33,6 +33,7 @@ export function HallLevels({ people: order, pages }: HallPage) {
                     <span key={l.pattern} className="block">
                       <span className={`font-semibold ${lookOf(l.pattern).words}`}>{levelWords(l, p.units)}</span>{' '}
                       <span className="num text-sm whitespace-nowrap text-ink-soft">{l.code}</span>
+                      {l.byHand && <span className="text-sm"> set by hand</span>}
                     </span>
                   ))}
                   <span className="flex items-center gap-2 text-sm">

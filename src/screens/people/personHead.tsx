@@ -1,3 +1,4 @@
+import type { Path } from '../../core/view/path';
 import type { Step } from '../../core/steps';
 import { lengthWords, massWords, unitsOf } from '../../core/math/units';
 import type { PersonView } from '../../core/view/personView';
@@ -8,9 +9,10 @@ type Props = Pick<PersonView, 'person' | 'known' | 'ageYears' | 'path' | 'units'
   readonly here: Step | null;
 };
 
-export const personHrefs = (id: string, toAsk = false): Readonly<Record<Step, string>> => ({
-  intake: `/people/${id}/${toAsk ? 'readiness' : 'intake'}`,
-  test: `/test?person=${id}`,
+/** @param next what is next with them: it may be one page of a step, or one test */
+export const personHrefs = (id: string, next?: Path['next']): Readonly<Record<Step, string>> => ({
+  intake: `/people/${id}/${next?.at === 'questions' ? 'readiness' : 'intake'}`,
+  test: `/test?person=${id}${next?.test === undefined ? '' : `&test=${next.test}`}`,
   scores: `/people/${id}/scores`,
   levels: `/people/${id}/levels`,
   train: `/people/${id}`,
@@ -46,7 +48,7 @@ export function PersonHead({ person, known, ageYears, path, units, archived, her
         </h1>
         <p className="text-ink-soft">{about.join(' · ')}</p>
       </div>
-      <PathLine path={path} hrefs={personHrefs(person.id, path.next.at === 'questions')} here={here} />
+      <PathLine path={path} hrefs={personHrefs(person.id, path.next)} here={here} />
     </div>
   );
 }

@@ -15,6 +15,7 @@ import type { AttemptView, MovedAway } from '../../core/measure/attempt';
 import { ToDecide, type Correct } from './toDecide';
 import { countedIn } from '../../core/measure/trial';
 import { protocolById } from '../../catalogue/protocols';
+import type { Standing } from '../../core/level/standing';
 import type { PersonView } from '../../core/view/personView';
 import { ButtonLink } from '../touch/button';
 import { states, stateOfReadiness } from '../states';
@@ -34,7 +35,7 @@ const nextButton: Readonly<Record<Step, string>> = {
 export function PersonScreen({ view, correct }: { view: PersonView; correct: Correct }) {
   const { person, known, path, otherAttempts } = view;
   const levels = sentencesIn(view.levels, view.units);
-  const hrefs = personHrefs(person.id, path.next.at === 'questions');
+  const hrefs = personHrefs(person.id, path.next);
   const lead = leadOf(view);
   const held = path.steps.some((s) => s.step === 'test' && s.state === 'blocked');
   return (
@@ -278,7 +279,9 @@ function Others({ attempts, movedAway }: { attempts: readonly AttemptView[]; mov
 function LevelLine({ view }: { view: PersonView }) {
   if (view.levels.refused) return <p className="py-4">{view.levels.refused.text}</p>;
   const shown = levelsShown(view);
-  const closed = view.standings.flatMap((s) => (s.state === 'closed' && s.inForce ? [s.inForce.level] : []));
+  const of = (state: Standing['state']) =>
+    view.standings.flatMap((s) => (s.state === state && s.inForce ? [s.inForce.level.name] : []));
+  const [closed, aside] = [of('closed'), of('aside')];
   const [first] = shown;
   if (!first) return <p className="py-4">Levels follow from the first result.</p>;
   return (
@@ -290,11 +293,13 @@ function LevelLine({ view }: { view: PersonView }) {
             <li key={level.pattern}>
               <span className={`font-semibold ${lookOf(level.pattern).words}`}>{levelWords(level, view.units)}</span>{' '}
               <span className="num text-sm whitespace-nowrap text-ink-soft">{level.code}</span>
+              {level.byHand && <span className="text-sm"> set by hand</span>}
             </li>
           ))}
         </ul>
         <p className="text-sm">{waitWords(view)}</p>
-        {closed.length > 0 && <p className="text-sm">Not today: {closed.map((level) => level.name).join(', ')}</p>}
+        {closed.length > 0 && <p className="text-sm">Not today: {closed.join(', ')}</p>}
+        {aside.length > 0 && <p className="text-sm">Left out by hand: {aside.join(', ')}</p>}
       </div>
     </div>
   );
