@@ -4,6 +4,7 @@ import { bookIn } from '../core/score/shownUnits';
 import type { IsoDate } from '../core/shapes/facts';
 import type { PersonId, UnitSystem } from '../core/shapes/person';
 import { cautionsFor } from '../core/level/assign';
+import { sidesToMind } from '../core/level/sides';
 import {
   describePerson,
   factsFrom,
@@ -90,6 +91,8 @@ export interface Mind {
   readonly cautions: readonly string[];
   /** The newest chair stand took the hands. */
   readonly handsLast: boolean;
+  /** Which side is sore or weaker, and where the spotter stands. */
+  readonly sides: readonly string[];
 }
 
 /** What to mind with some people, by id. */
@@ -105,6 +108,7 @@ export async function mindsOfPeople(desk: Desk, people: readonly KeptPerson[]): 
         .slice(0, -1)
         .map((c) => c.text),
       handsLast: stands.at(-1)?.handsUsed === true,
+      sides: sidesToMind(hall.rules.levels, facts),
     };
   });
   return new Map(

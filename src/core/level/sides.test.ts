@@ -2,6 +2,7 @@ import { expect, test } from 'vitest';
 import { levelRules } from '../../catalogue/rules';
 import type { Facts, Pattern } from '../shapes/facts';
 import { assignLevels } from './assign';
+import { sidesToMind } from './sides';
 import { done, legs, someone, stands } from './madeUp';
 
 const sidesOf = (pattern: Pattern, more: Partial<Facts>) =>
@@ -38,4 +39,13 @@ test('both knees sore, or no side known: nothing is said to go anywhere', () => 
 test('on two feet and lying on both nothing is said', () => {
   const results = [...tested, ...legs(12, 6)];
   expect([sidesOf('S', { results }), sidesOf('B', { results })]).toEqual([[], []]);
+});
+test('at the station the side is told where one is known, and nothing where none is', () => {
+  const told = (more: Partial<Facts>) => sidesToMind(levelRules, someone(more));
+  expect(told({ results: tested })).toEqual([]);
+  expect(told({ results: [...tested, ...legs(4, 9)] })).toEqual(['the spotter stands on the left, the weaker side']);
+  expect(told({ limiters: [{ kind: 'knee-replaced', side: 'R', since: '2026' }] })).toEqual([
+    'right knee to be minded',
+    'the spotter stands on the right, the sore side',
+  ]);
 });

@@ -1,7 +1,7 @@
-import type { LimiterInForce } from '../intake/inForce';
-import type { Pattern, Side } from '../shapes/facts';
-import type { MeasuredFactId, Rung } from '../shapes/ladder';
-import type { Readings } from './needs';
+import { limitersInForce, type LimiterInForce } from '../intake/inForce';
+import type { Facts, Pattern, Side } from '../shapes/facts';
+import type { LevelRules, MeasuredFactId, Rung } from '../shapes/ladder';
+import { readAll, type Readings } from './needs';
 
 const sideWords: Readonly<Record<Side, string>> = { L: 'left', R: 'right' };
 
@@ -29,29 +29,42 @@ function soreOn(inForce: readonly LimiterInForce[]): Sore[] {
   return [...new Map(all.map((s) => [`${s.joint} ${s.side}`, s])).values()];
 }
 
+interface SideCase {
+  readonly readings: Readings;
+  readonly inForce: readonly LimiterInForce[];
+}
+
 /**
  * What to mind of left and right on a rung that is done a side at a time: the sore side, where that leg goes, and on which
  * side the spotter stands: the weaker one, else the sore one. Common practice, no published source.
  */
-export function sidesOn(
-  pattern: Pattern,
-  rung: Rung,
-  { readings, inForce }: { readonly readings: Readings; readonly inForce: readonly LimiterInForce[] },
-): string[] {
+export function sidesOn(pattern: Pattern, rung: Rung, one: SideCase): string[] {
   if (!rung.aSide) return [];
+  const spotter = spotterOn(pattern, one);
+  return [...soreLines(one, rung.soreLeg), spotter ?? 'the spotter stands where no hand holds on'];
+}
+
+/** The same for a test somebody stands for; nothing where no side is known. */
+export function sidesToMind(rules: LevelRules, facts: Facts): string[] {
+  const inForce = limitersInForce(rules.limiters, facts.limiters, facts.testedOn);
+  const one = { inForce, readings: readAll(rules, facts, inForce) };
+  // One leg stands for both: no ladder of its own.
+  const spotter = spotterOn('L', one);
+  return [...soreLines(one, undefined), ...(spotter === null ? [] : [spotter])];
+}
+
+function soreLines({ inForce }: SideCase, goesTo: Rung['soreLeg']): string[] {
   const sore = soreOn(inForce);
   const knees = sore.filter((s) => s.joint === 'knee');
-  const [knee] = knees;
-  const goes = rung.soreLeg && knee && knees.length === 1 ? `: that leg goes ${whereWords[rung.soreLeg]}` : '';
+  const goes = goesTo && knees.length === 1 ? `: that leg goes ${whereWords[goesTo]}` : '';
+  return sore.map((s) => `${sideWords[s.side]} ${s.joint} to be minded${s.joint === 'knee' ? goes : ''}`);
+}
+
+function spotterOn(pattern: Pattern, { readings, inForce }: SideCase): string | null {
   const weaker = weakerSide(pattern, readings);
-  const soreSides = [...new Set(sore.map((s) => s.side))];
-  const spotted = weaker ?? (soreSides.length === 1 ? soreSides[0] : undefined);
-  return [
-    ...sore.map((s) => `${sideWords[s.side]} ${s.joint} to be minded${s === knee ? goes : ''}`),
-    spotted === undefined
-      ? 'the spotter stands where no hand holds on'
-      : `the spotter stands on the ${sideWords[spotted]}, the ${weaker ? 'weaker' : 'sore'} side`,
-  ];
+  const sore = [...new Set(soreOn(inForce).map((s) => s.side))];
+  const side = weaker ?? (sore.length === 1 ? sore[0] : undefined);
+  return side ? `the spotter stands on the ${sideWords[side]}, the ${weaker ? 'weaker' : 'sore'} side` : null;
 }
 
 const whereWords = { front: 'in front', back: 'behind' } as const;

@@ -321,6 +321,14 @@ export function SetUpScreen({
                     <HazardMark hazard={hazard} /> {cautions.byHazard[hazard]}
                   </li>
                 ))}
+                {seated
+                  .filter(({ person }) => protocol.plan.on === 'feet' && person.sides.length > 0)
+                  .map(({ person }) => (
+                    <li key={person.id} className="ml-5 list-item list-disc font-semibold">
+                      {many && `${person.name}: `}
+                      {person.sides.join('; ')}
+                    </li>
+                  ))}
                 {[...protocol.cautions, ...minds].map((line) => (
                   <li key={line} className="ml-5 list-item list-disc">
                     {sentenceIn(line, units)}

@@ -14,6 +14,8 @@ export interface StationPerson {
   readonly cautions: readonly string[];
   /** The newest chair stand took the hands. */
   readonly handsLast: boolean;
+  /** Which side is sore or weaker, and where the spotter stands. */
+  readonly sides: readonly string[];
   readonly lastTestedOn: IsoDate | null;
   readonly due: boolean;
 }

@@ -3,7 +3,17 @@ import type { StationPerson } from './station';
 import { byNeed, nextUp } from './whoNext';
 
 const person = (name: string, due: boolean, lastTestedOn: string | null): StationPerson => ({
-  ...{ id: name, name, due, lastTestedOn, normTable: 'female', ageYears: 75, cautions: [], handsLast: false },
+  ...{
+    id: name,
+    name,
+    due,
+    lastTestedOn,
+    normTable: 'female',
+    ageYears: 75,
+    cautions: [],
+    handsLast: false,
+    sides: [],
+  },
   record: { intakes: [], entries: [] },
 });
 const people = [
