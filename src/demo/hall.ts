@@ -278,7 +278,16 @@ export const people: readonly DemoPerson[] = [
     heightCm: 174,
     massKg: 88,
     more: {
-      limiters: [{ kind: 'hip-replaced', side: 'R', limitsLifted: true, by: 'Dr Imre Sollund', limits: 'none left' }],
+      limiters: [
+        {
+          kind: 'hip-replaced',
+          side: 'R',
+          limitsLifted: true,
+          by: 'Dr Imre Sollund',
+          limits: 'none left',
+          writtenOn: '2025-05-14',
+        },
+      ],
       classesSoFar: 16,
     },
     group: 1,

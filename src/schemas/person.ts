@@ -1,4 +1,4 @@
-import { string, type InferType } from 'yup';
+import { string, ValidationError, type InferType } from 'yup';
 import { ageOn } from '../core/math/age';
 import { isCalendarDay } from '../core/math/days';
 import { limiterKinds, walkingAids } from '../core/shapes/facts';
@@ -49,7 +49,16 @@ const limiter = (today: string) =>
     limitsLifted: yesNo(),
     by: string().max(80),
     limits: string().max(300),
+    writtenOn: pastDay(today).optional(),
     ofTheEye: yesNo(),
+  }).test('in-writing', function (value) {
+    const { limitsLifted, limits = '', by = '', writtenOn } = value;
+    if (!limitsLifted && limits.trim() === '') return true;
+    const faults = [
+      ...(by.trim().length < 2 ? [{ path: 'by', message: 'Write who gave it in writing.' }] : []),
+      ...(writtenOn ? [] : [{ path: 'writtenOn', message: 'Choose the day it was written.' }]),
+    ].map(({ path, message }) => this.createError({ path: `${this.path}.${path}`, message }));
+    return faults.length === 0 || new ValidationError(faults);
   });
 
 export const painFields = (today: string) =>

@@ -162,3 +162,19 @@ describe('spaces around words', () => {
     expect(parsed.kind === 'ok' && parsed.value).toBe(sent);
   });
 });
+
+test('limits in writing need who wrote them and when, each told at its own field; without any nothing is asked', () => {
+  const paths = (more: object) => {
+    const limiter = { kind: 'hip-replaced', side: 'R', since: null, limitsLifted: false, by: '', limits: '', ...more };
+    const form = { ...emptyPersonForm, name: 'Wilma Writ', birthDate: '1948-05-06', limiters: [limiter] };
+    const parsed = parse(personForm('2026-03-02'), form);
+    return parsed.kind === 'bad' ? parsed.errors.map((e) => e.path) : [];
+  };
+  expect(paths({})).toEqual([]);
+  expect(paths({ limitsLifted: true })).toEqual(['/limiters/0/by', '/limiters/0/writtenOn']);
+  expect(paths({ limits: 'not under 90 degrees', by: 'Dr Imre Sollund' })).toEqual(['/limiters/0/writtenOn']);
+  expect(paths({ limitsLifted: true, by: 'Dr Imre Sollund', writtenOn: '2026-03-03' })).toEqual([
+    '/limiters/0/writtenOn',
+  ]);
+  expect(paths({ limitsLifted: true, by: 'Dr Imre Sollund', writtenOn: '2026-02-20' })).toEqual([]);
+});

@@ -287,8 +287,9 @@ export function toPersonForm(person: Person, intake: Intake, pains: readonly Pai
     normTable,
     ...facts,
     limiters: limiters.map((l) => {
-      const { kind, side = null, since = null, limitsLifted = false, by = '', limits = '', ofTheEye = false } = l;
-      return { kind, side, since, limitsLifted, by, limits, ofTheEye };
+      const { kind, side = null, since = null, limitsLifted = false, ofTheEye = false } = l;
+      const { by = '', limits = '', writtenOn = null } = l;
+      return { kind, side, since, limitsLifted, by, limits, writtenOn, ofTheEye };
     }),
     toComplete: [...toComplete],
     pains: pains.map(({ joint, side, level, since }) => ({ joint, side, level, since, asked: false })),

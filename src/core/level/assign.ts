@@ -244,7 +244,7 @@ function oneDialBack(ladder: Ladder, given: Judged, carried: Exclude<Carried, fa
   const start = asItIs(ladder, given, one);
   const { rung } = given;
   const kept = (hands: SupportAnswer): SupportAnswer => {
-    if (hands.support === 'closed' || rung.support || !confirmed) return hands;
+    if (carried === 'missed' || hands.support === 'closed' || rung.support || !confirmed) return hands;
     const support = lessFree(hands.support, confirmed.support);
     return support === hands.support ? hands : { ...hands, support, words: supportWords[support] };
   };

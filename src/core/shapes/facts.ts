@@ -47,6 +47,8 @@ export interface Limiter {
   /** Who released it or set the limits, and the limits in their words. */
   readonly by?: string;
   readonly limits?: string;
+  /** The day it was written. */
+  readonly writtenOn?: IsoDate | null;
   /** For surgery: of the eye, which heals sooner. */
   readonly ofTheEye?: boolean;
   /** Of a release: the rungs it names, such as `S8`. */

@@ -2,6 +2,7 @@
 import { createContext, useContext, useState, type ReactNode } from 'react';
 import type { Pattern } from '../../core/shapes/facts';
 import { lookOf } from '../drawing/patterns';
+import { TickBox } from '../touch/field';
 
 /** A level that waits for a yes, beside the one before it. */
 export interface Line {
@@ -65,12 +66,7 @@ export function Lines({ lines, ladders }: { lines: readonly Line[]; ladders: rea
             </span>
             {was !== null && was !== becomes && over.length === 0 && (
               <label className="flex min-h-11 cursor-pointer items-center gap-2">
-                <input
-                  type="checkbox"
-                  className="size-6 accent-ink"
-                  checked={stays}
-                  onChange={(e) => keep(pattern, e.target.checked)}
-                />
+                <TickBox checked={stays} onChange={(e) => keep(pattern, e.target.checked)} />
                 Keep the old one<span className="sr-only"> on {title}</span>
               </label>
             )}

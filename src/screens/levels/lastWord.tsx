@@ -4,6 +4,7 @@ import { useRef, useState } from 'react';
 import type { Pattern, Support } from '../../core/shapes/facts';
 import { newClientKey } from '../test/bench/store';
 import { Button } from '../touch/button';
+import { Choice, TextBox } from '../touch/field';
 import { useOneAtATime } from '../touch/useOneAtATime';
 
 /** A rung that may be set by hand, with what may be chosen on it; in words beside what is sent. */
@@ -75,9 +76,9 @@ export function LastWord({ say, ...props }: WordProps & { say: Say }) {
         </p>
       )}
       <div className="flex flex-wrap gap-2" role="group" aria-label="Your word on it">
-        {lower.length > 0 && <Choice is="lower" words="Lower" {...{ open, setOpen }} />}
-        {lower.length > 0 && <Choice is="not-this" words="Not this one" {...{ open, setOpen }} />}
-        {higher.length + closed.length > 0 && <Choice is="higher" words="Higher" {...{ open, setOpen }} />}
+        {lower.length > 0 && <Word is="lower" words="Lower" {...{ open, setOpen }} />}
+        {lower.length > 0 && <Word is="not-this" words="Not this one" {...{ open, setOpen }} />}
+        {higher.length + closed.length > 0 && <Word is="higher" words="Higher" {...{ open, setOpen }} />}
       </div>
       {open === 'lower' && (
         <Setting key="lower" word="lower" rungs={lower} startAt={(lower[1] ?? lower[0])?.rung} keep={put} />
@@ -126,7 +127,7 @@ function wordsOf(said: Awaited<ReturnType<Say>> | null): string {
   }
 }
 
-function Choice({
+function Word({
   is,
   words,
   open,
@@ -199,12 +200,11 @@ function OnRung({ word, rung, keep }: { word: 'lower' | 'higher'; rung: RungToSe
       {rung.passes.length > 0 && <p className="mt-2 text-sm">Your reason stands in for: {rung.passes.join('; ')}.</p>}
       <label className="mt-2 block font-semibold">
         {word === 'higher' ? 'Why (kept with it)' : 'Why, if you like'}
-        <input
-          type="text"
+        <TextBox
           maxLength={200}
           value={why}
           onChange={(e) => setWhy(e.target.value)}
-          className="mt-1 block min-h-11 w-full rounded-md border-2 border-ink bg-board px-3 font-normal"
+          className="mt-1 block w-full font-normal"
         />
       </label>
       <Button
@@ -237,17 +237,18 @@ function Pick<T extends string>({
       {more.length === 0 ? (
         <span className="flex min-h-11 items-center">{only[1]}</span>
       ) : (
-        <select
+        <Choice
+          size="line"
           value={value}
           onChange={(e) => set(of.find(([is]) => is === e.target.value)?.[0] ?? only[0])}
-          className="min-h-11 min-w-0 flex-1 rounded-md border-2 border-ink bg-board px-2"
+          className="min-w-0 flex-1"
         >
           {of.map(([is, said]) => (
             <option key={is} value={is}>
               {said}
             </option>
           ))}
-        </select>
+        </Choice>
       )}
     </label>
   );
@@ -259,12 +260,11 @@ function LeftOut({ keep }: { keep: SettingProps['keep'] }) {
     <div className="mt-2 border-l-8 border-wood bg-board p-3">
       <label className="block font-semibold">
         Why, if you like
-        <input
-          type="text"
+        <TextBox
           maxLength={200}
           value={why}
           onChange={(e) => setWhy(e.target.value)}
-          className="mt-1 block min-h-11 w-full rounded-md border-2 border-ink bg-board px-3 font-normal"
+          className="mt-1 block w-full font-normal"
         />
       </label>
       <Button className="mt-3" onClick={() => keep({ word: 'not-this', why })}>

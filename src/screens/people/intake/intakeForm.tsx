@@ -138,6 +138,10 @@ export function IntakeForm({ today, start, asked, notedFalls, save, isNew, backT
     <K extends keyof PersonForm>(name: K) =>
     (value: PersonForm[K]) =>
       setValue(name, value as never);
+  const limiterList = {
+    ...{ limiters: now.limiters, change: set('limiters'), today },
+    faults: Array.isArray(errors.limiters) ? errors.limiters : [],
+  };
   const askedNow = (...sections: IntakeSection[]) =>
     setValue(
       'toComplete',
@@ -227,13 +231,13 @@ export function IntakeForm({ today, start, asked, notedFalls, save, isNew, backT
             <PainList pains={now.pains} change={set('pains')} asked={asked} today={today} />
           </Part>
           <Part title="Joints, operations, bones">
-            <LimiterList kinds={lasting} limiters={now.limiters} change={set('limiters')} today={today} />
+            <LimiterList kinds={lasting} {...limiterList} />
           </Part>
           <Part title="Balance, feet, nerves">
-            <LimiterList kinds={nerves} limiters={now.limiters} change={set('limiters')} today={today} />
+            <LimiterList kinds={nerves} {...limiterList} />
           </Part>
           <Part title="Down on the floor">
-            <LimiterList kinds={floor} limiters={now.limiters} change={set('limiters')} today={today} />
+            <LimiterList kinds={floor} {...limiterList} />
           </Part>
           <Part title="Falls" about="the last twelve months">
             <FallList

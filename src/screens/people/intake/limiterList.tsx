@@ -13,14 +13,22 @@ interface Props {
   readonly limiters: readonly FormLimiter[];
   readonly change: (limiters: FormLimiter[]) => void;
   readonly today: string;
+  /** What is wrong with each, as it stands in the list of all. */
+  readonly faults: readonly (LimiterFaults | undefined)[];
+}
+
+interface LimiterFaults {
+  readonly by?: { readonly message?: string | undefined };
+  readonly writtenOn?: { readonly message?: string | undefined };
 }
 
 const replaced: readonly LimiterKind[] = ['knee-replaced', 'hip-replaced'];
 
 /** Lasting conditions, each with what has to be known of it. */
-export function LimiterList({ kinds, limiters, change, today }: Props) {
+export function LimiterList({ kinds, limiters, change, today, faults }: Props) {
   const rows = useRules().levels.limiters;
   const needsRelease = new Set(rows.filter((row) => row.untilLifted).map((row) => row.kind));
+  const faultsOf = (limiter: FormLimiter) => faults[limiters.indexOf(limiter)];
   const put = (old: FormLimiter, next: FormLimiter) => change(limiters.map((l) => (l === old ? next : l)));
   return (
     <ul className="grid gap-x-8 md:grid-cols-2">
@@ -30,7 +38,7 @@ export function LimiterList({ kinds, limiters, change, today }: Props) {
         const add = () =>
           change([
             ...limiters,
-            { kind, side: sides ? 'R' : null, since: null, limitsLifted: false, by: '', limits: '' },
+            { kind, side: sides ? 'R' : null, since: null, limitsLifted: false, by: '', limits: '', writtenOn: null },
           ]);
         return (
           <li
@@ -77,23 +85,12 @@ export function LimiterList({ kinds, limiters, change, today }: Props) {
                   </Tick>
                 )}
                 {needsRelease.has(kind) && (
-                  <>
-                    <Tick
-                      checked={limiter.limitsLifted === true}
-                      set={(limitsLifted) => put(limiter, { ...limiter, limitsLifted })}
-                    >
-                      {sides ? 'limits lifted in writing' : 'released in writing'}
-                    </Tick>
-                    <label className="flex items-center gap-2">
-                      by
-                      <TextBox
-                        size="line"
-                        className="w-40"
-                        value={limiter.by ?? ''}
-                        onChange={(e) => put(limiter, { ...limiter, by: e.target.value })}
-                      />
-                    </label>
-                  </>
+                  <Tick
+                    checked={limiter.limitsLifted === true}
+                    set={(limitsLifted) => put(limiter, { ...limiter, limitsLifted })}
+                  >
+                    {sides ? 'limits lifted in writing' : 'released in writing'}
+                  </Tick>
                 )}
                 {(sides || needsRelease.has(kind)) && !limiter.limitsLifted && (
                   <label className="flex items-center gap-2">
@@ -106,6 +103,37 @@ export function LimiterList({ kinds, limiters, change, today }: Props) {
                       onChange={(e) => put(limiter, { ...limiter, limits: e.target.value })}
                     />
                   </label>
+                )}
+                {(limiter.limitsLifted === true || (limiter.limits ?? '').trim() !== '') && (
+                  <>
+                    <label className="flex items-center gap-2">
+                      by
+                      <TextBox
+                        size="line"
+                        className="w-40"
+                        value={limiter.by ?? ''}
+                        aria-invalid={faultsOf(limiter)?.by !== undefined}
+                        onChange={(e) => put(limiter, { ...limiter, by: e.target.value })}
+                      />
+                    </label>
+                    <label className="flex items-center gap-2">
+                      written on
+                      <TextBox
+                        size="line"
+                        num
+                        type="date"
+                        max={today}
+                        value={limiter.writtenOn ?? ''}
+                        aria-invalid={faultsOf(limiter)?.writtenOn !== undefined}
+                        onChange={(e) => put(limiter, { ...limiter, writtenOn: e.target.value || null })}
+                      />
+                    </label>
+                    <span role="alert" className="font-semibold text-stop empty:hidden">
+                      {[faultsOf(limiter)?.by?.message, faultsOf(limiter)?.writtenOn?.message]
+                        .filter(Boolean)
+                        .join(' ')}
+                    </span>
+                  </>
                 )}
                 {sides && noted.length === 1 && (
                   <button
