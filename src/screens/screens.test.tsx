@@ -133,10 +133,10 @@ describe('words on every screen of everybody', () => {
     expect(read(scoreOf(named('Josef Amundi')))).not.toContain('Many keep');
     expect(read(scoreOf(named('Odile Brandvoll')))).toContain('Many keep');
   });
-  test('another seat: the change is marked and not called clear', () => {
+  test('another seat: the change is told, marked, and not judged', () => {
     const words = read(scoreOf(named('Renske Poldervaart')));
     expect(words).toContain('another seat (43 cm, then 50 cm)');
-    expect(words).toContain('no clear change');
+    expect(words).toContain('not like for like');
   });
   test('with the norm table left open both rows are told', () => {
     expect(read(scoreOf(named('Yvonne Caddick')))).toMatch(/women 65–69.*men 65–69/);
@@ -233,16 +233,17 @@ test('one mark says how somebody stands', () => {
 describe('small words', () => {
   test('a change is said with its sign and the smallest real change', () => {
     const change = {
-      kind: 'clearly-worse',
-      by: -4,
-      unit: 'stands',
-      better: false,
-      mdc95: 3.406,
-      days: 60,
-      regressionTo: null,
-      unlike: [],
+      kind: 'clearly-less',
+      ...{ by: -4, unit: 'stands', better: false, z: -2.3, smallestReal: 3.406, days: 60 },
+      ...{ regressionTo: null, noticed: null, nearest: false, source: null },
     } as const;
-    expect(changeWords(change)).toEqual({ verdict: 'clearly worse', size: '−4 · smallest real change 3.4' });
+    expect(changeWords(change)).toEqual({ verdict: 'clearly less', size: '−4 · smallest real change 3.4' });
+    expect(changeWords({ ...change, kind: 'probably-better', by: -1.2, unit: 's' }).size).toContain('1.2 s faster');
+    const told = { kind: 'told', by: 3, unit: 'stands', better: true, firstClean: 1, noticed: null } as const;
+    expect(changeWords(told)).toEqual({
+      verdict: '+3',
+      size: '1 of them without hands: the first · no published error',
+    });
     expect([signed(3), signed(0), signed(-2)]).toEqual(['+3', '0', '−2']);
   });
   test('slowing under 5 % is even, under six stands it is not told', () => {

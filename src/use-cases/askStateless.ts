@@ -19,6 +19,7 @@ import { plainFacts, type Facts, type IsoDate, type Kit, type Limiter, type Test
 import type { NormTable } from '../core/shapes/norms';
 import type { Protocol } from '../core/shapes/protocol';
 import { groupBy } from './groupBy';
+import { changesOfSent, printChange, togetherOfSent } from './printChange';
 import { shippedBook } from './norms';
 import { parse, type FieldError } from '../schemas/parse';
 import { levelsRequest, scoreRequest, type LevelsRequest, type ScoreRequest } from '../schemas/requests';
@@ -44,12 +45,26 @@ export function askScore(input: unknown, today: IsoDate, book: NormBook = shippe
   const all = results.map((r) => toTestResult(r, testedOn));
   const scores = all.map((result) => ({ result, score: scored(book, result, ageFor(person, result.testedOn), sex) }));
   const composites = compositesFrom(all, person, sex);
+  const changes = changesOfSent(
+    all,
+    (test) => inBook(book, test),
+    (day) => ageFor(person, day),
+    sex,
+  );
+  const withChange = (result: TestResult) => {
+    const found = changes.find((c) => c.newer === result);
+    return found ? { change: printChange(found) } : {};
+  };
   return {
     kind: 'answered',
     body: {
       age: ageFor(person, testedOn),
       normsVersion: book.version,
-      results: scores.map(({ result, score }) => printScore(book, result, score, sex, isPoorerSide(result, all))),
+      results: scores.map(({ result, score }) => ({
+        ...printScore(book, result, score, sex, isPoorerSide(result, all)),
+        ...withChange(result),
+      })),
+      together: togetherOfSent(changes),
       composites: printComposites(composites),
       warnings: warningsOf(all, composites),
     },

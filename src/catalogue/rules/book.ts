@@ -9,5 +9,6 @@ export const shippedRules: RuleBook = {
   readiness: readinessRules,
   composites: compositeRules,
   coreTests,
+  takenTogether: ['chair-stand-30s', 'up-and-go-8ft', 'up-and-go-3m', 'step-2min', 'reach-forward'],
   atOnceAgain: ['four-stage', 'chair-stand-30s'],
 };

@@ -1,10 +1,11 @@
 import { roundTo } from '../math/round';
 import { daysBetween } from '../math/days';
+import { cautiousValue } from '../level/cautious';
 import type { IsoDate, TestResult } from '../shapes/facts';
-import type { NormTable } from '../shapes/norms';
+import type { NormTable, Source } from '../shapes/norms';
 import type { Protocol } from '../shapes/protocol';
-import { errorOf } from '../score/error';
-import { momentsOf, rankOpen, rowFor } from '../score/rank';
+import { errorOf, semOf } from '../score/error';
+import { momentsOf, nearestRow, rankOpen, rowFor } from '../score/rank';
 import { moreIsBetter, scoredUnit, scoredValue } from '../score/scoreResult';
 
 export interface Sat {
@@ -16,66 +17,181 @@ export interface Sat {
   readonly shoes?: string | undefined;
 }
 
+/** What a change is called where it is judged, best first. */
+export const judgements = [
+  'clearly-better',
+  'longer-by-a-step',
+  'probably-better',
+  'about-the-same',
+  'probably-less',
+  'shorter-by-a-step',
+  'clearly-less',
+] as const;
+export type Judgement = (typeof judgements)[number];
+
+/** The smallest published change that people notice, in the unit the change is told in. */
+export interface Noticed {
+  readonly by: number;
+  readonly source: Source;
+}
+
+export interface JudgedChange {
+  readonly kind: Judgement;
+  /** New less old, in `unit`. */
+  readonly by: number;
+  /** Unit the change is told in: that of the test, or m/s for a walk. */
+  readonly unit: string;
+  /** Whether the person did better or worse, clearly or not; `null` where it is the same. */
+  readonly better: boolean | null;
+  /** In the sense of performance; `null` where the tries and not an error judge. */
+  readonly z: number | null;
+  /** 1.96 sqrt 2 SEM, in `unit`. */
+  readonly smallestReal: number | null;
+  readonly noticed: Noticed | null;
+  /** The error is that of the nearest row, as the table does not reach this age. */
+  readonly nearest: boolean;
+  readonly source: Source | null;
+  readonly days: number;
+  /** What the older result would drift to by chance alone, where it was extreme. */
+  readonly regressionTo: number | null;
+}
+
 export type Change =
   | { readonly kind: 'first-time' }
-  | { readonly kind: 'not-comparable'; readonly why: string }
-  /** The newer one is the most this test can show, so nothing is said of getting better. */
+  /** Not like for like; the size where there is one. */
+  | { readonly kind: 'not-comparable'; readonly why: string; readonly by: number | null; readonly unit: string }
+  /** Both are the most this test can show. */
   | { readonly kind: 'at-top'; readonly top: number }
-  /** How much a result of this test moves by itself is not known, so the difference is told and not judged. */
-  | { readonly kind: 'no-error'; readonly by: number; readonly unit: string }
-  | { readonly kind: 'hands'; readonly words: 'now without hands' | 'hands used this time' }
+  /** How much a result moves by itself is not known, so the difference is told and not judged. */
   | {
-      readonly kind: 'no-clear-change' | 'clearly-better' | 'clearly-worse';
-      /** New less old, in `unit`. */
+      readonly kind: 'told';
       readonly by: number;
-      /** Unit the change is told in: that of the test, or m/s for a walk. */
       readonly unit: string;
-      /** Whether the person did better or worse, clearly or not. */
-      readonly better: boolean;
-      readonly mdc95: number;
-      readonly days: number;
-      /** What the older result would drift to by chance alone, where it was extreme. */
-      readonly regressionTo: number | null;
-      readonly unlike: readonly string[];
-    };
+      readonly better: boolean | null;
+      /** With hands both times: so many of the newer ones were without, the first ever; 0 where none was. */
+      readonly firstClean: number;
+      readonly noticed: Noticed | null;
+    }
+  | { readonly kind: 'hands'; readonly words: 'now without hands' | 'hands used this time' }
+  | JudgedChange;
+
+export const isJudged = (change: Change): change is JudgedChange => judgements.some((j) => j === change.kind);
+
+/** From here on a change is clear, and from there on probable: two-sided 5 % and about 5 in 6 of the normal curve. */
+export const clearZ = 1.96;
+export const probableZ = 1;
 
 /**
- * Whether a change is more than the test's own error.
- *
- * Only a difference beyond MDC95 under like conditions is called clear. Of the two norm rows the wider error is used,
- * so a birthday between the results cannot make a change look real. A step from or to hands is never given a size,
- * and at the cap or top stage of a test nothing is called better.
+ * Whether a change is more than the test's own error: z = change / (sqrt 2 SEM), in the sense of performance, with the SEM
+ * of the row of the newer result. A timed test moves by at least a share of the older time; one leg is judged by its
+ * tries. What was not done like for like is told and not judged.
  */
 export function changeBetween(protocol: Protocol, older: Sat | undefined, newer: Sat, sex: NormTable): Change {
   if (!older) return { kind: 'first-time' };
-  if (older.protocolVersion !== newer.protocolVersion)
-    return { kind: 'not-comparable', why: 'the protocol changed between the two' };
   const was = older.result;
   const now = newer.result;
-  if (was.handsUsed !== now.handsUsed && (was.handsUsed === true || now.handsUsed === true))
+  const unit = scoredUnit(protocol);
+  const by = difference(protocol, was, now);
+  const unlike = unlikeWhy(older, newer);
+  const hands = [was.handsUsed === true, now.handsUsed === true];
+  if (unlike === null && hands[0] !== hands[1])
     return { kind: 'hands', words: now.handsUsed ? 'hands used this time' : 'now without hands' };
-  if (now.handsUsed) return { kind: 'not-comparable', why: 'hands used both times' };
-  if (was.value === null || now.value === null) return { kind: 'not-comparable', why: 'one of the two has no result' };
+  if (by === null) return { kind: 'not-comparable', why: unlike ?? 'one of the two has no result', by: null, unit };
+  if (unlike !== null) return { kind: 'not-comparable', why: unlike, by, unit };
+  const gain = gainOf(protocol, by);
+  const told = { by: roundTo(by, 0.01), unit, better: gain === 0 ? null : gain > 0 };
+  const noticed = noticedOf(protocol);
+  if (now.handsUsed) {
+    const [before, after] = [was.cleanBeforeHands ?? 0, now.cleanBeforeHands ?? 0];
+    return { kind: 'told', ...told, firstClean: before === 0 ? after : 0, noticed: null };
+  }
   const top = topOf(protocol, now.capS);
-  if (top !== null && now.value >= top) return { kind: 'at-top', top };
-  const mdc95 = widestMdc95(protocol, [older, newer], sex);
-  // Judged as it is and told to a hundredth, so that the verdict does not hang on the unit it is told in.
-  const exactly = roundTo(scoredValue(protocol, now.value) - scoredValue(protocol, was.value), 1e-6);
-  const by = roundTo(exactly, 0.01);
-  if (mdc95 === null) return { kind: 'no-error', by, unit: scoredUnit(protocol) };
-  const unlike = unlikeConditions(older, newer);
-  const better = moreIsBetter(protocol) ? by > 0 : by < 0;
-  const clear = Math.abs(exactly) > mdc95 && unlike.length === 0;
-  return {
-    kind: clear ? (better ? 'clearly-better' : 'clearly-worse') : 'no-clear-change',
-    by,
-    unit: scoredUnit(protocol),
-    better,
-    mdc95,
-    days: daysBetween(older.on, newer.on),
+  if (top !== null && (was.value ?? 0) >= top && (now.value ?? 0) >= top) return { kind: 'at-top', top };
+  const rest = {
+    ...{ ...told, noticed, days: daysBetween(older.on, newer.on) },
     regressionTo: regressionTo(protocol, older, sex),
-    unlike,
   };
+  if (protocol.changeBy?.kind === 'tries') {
+    const kind = byTries(was, now, protocol.changeBy);
+    return { kind, ...rest, z: null, smallestReal: null, nearest: false, source: null };
+  }
+  const error = semFor(protocol, was, newer, sex);
+  if (!error) return { kind: 'told', ...told, firstClean: 0, noticed };
+  const z = gain / (Math.SQRT2 * error.sem);
+  const { nearest, source } = error;
+  const smallestReal = clearZ * Math.SQRT2 * error.sem;
+  return { kind: judged(z), ...rest, z, smallestReal, nearest, source };
+}
+
+/** New less old, as scored; to a millionth, so that the verdict does not hang on how a difference is stored. */
+function difference(protocol: Protocol, was: TestResult, now: TestResult): number | null {
+  if (was.value === null || now.value === null) return null;
+  return roundTo(scoredValue(protocol, now.value) - scoredValue(protocol, was.value), 1e-6);
+}
+
+const gainOf = (protocol: Protocol, by: number): number => (moreIsBetter(protocol) ? by : -by);
+
+/** Told to a ten-thousandth, so that 1.96 of arithmetic is 1.96. */
+function judged(z: number): Judgement {
+  const size = roundTo(Math.abs(z), 1e-4);
+  if (size < probableZ) return 'about-the-same';
+  if (size < clearZ) return z > 0 ? 'probably-better' : 'probably-less';
+  return z > 0 ? 'clearly-better' : 'clearly-less';
+}
+
+interface SemAnswer {
+  readonly sem: number;
+  readonly nearest: boolean;
+  readonly source: Source;
+}
+
+/** With the norm table left open the wider of both errors. */
+function semFor(protocol: Protocol, was: TestResult, newer: Sat, sex: NormTable): SemAnswer | null {
+  const sexes = sex ? [sex] : (['female', 'male'] as const);
+  const found = sexes.flatMap((s): SemAnswer[] => {
+    const peer = { ageYears: newer.ageYears, sex: s };
+    const row = rowFor(protocol.norms, peer);
+    const near = row ?? nearestRow(protocol.norms, peer);
+    const error = errorOf(protocol, near);
+    return error ? [{ sem: semOf(error), nearest: !row && near !== undefined, source: error.source }] : [];
+  });
+  if (found.length === 0) return null;
+  const widest = found.reduce((a, b) => (b.sem > a.sem ? b : a));
+  if (protocol.changeBy?.kind !== 'time') return widest;
+  const least = (protocol.changeBy.share * (was.value ?? 0)) / (clearZ * Math.SQRT2);
+  return { ...widest, sem: Math.max(widest.sem, least) };
+}
+
+type ByTries = Extract<NonNullable<Protocol['changeBy']>, { kind: 'tries' }>;
+
+/**
+ * Every try now longer than every try then, three and three, is by chance 1 in 20; with fewer tries a step has to be
+ * crossed. Both ask for a second best so many times as long. Shorter is the mirror of longer.
+ */
+function byTries(was: TestResult, now: TestResult, rule: ByTries): Judgement {
+  if (isLonger(was, now, rule)) return triesOf(was, now) ? 'clearly-better' : 'longer-by-a-step';
+  if (isLonger(now, was, rule)) return triesOf(was, now) ? 'clearly-less' : 'shorter-by-a-step';
+  return 'about-the-same';
+}
+
+/** Three tries each, which are held against each other whole. */
+const triesOf = (a: TestResult, b: TestResult): boolean => [a, b].every((r) => (r.trials?.length ?? 0) >= 3);
+
+function isLonger(then: TestResult, now: TestResult, { times, steps }: ByTries): boolean {
+  const [before, after] = [secondBest(then), secondBest(now)];
+  if (after < times * before || after <= before) return false;
+  if (triesOf(then, now)) return Math.min(...(now.trials ?? [])) > Math.max(...(then.trials ?? []));
+  return steps.some((step) => before < step && after >= step);
+}
+
+/** The second best of the tries, 60 % of a single one, as levels read it. */
+const secondBest = ({ value, trials }: TestResult): number =>
+  cautiousValue({ kind: 'second-best', singleShare: 0.6 }, value ?? 0, trials ?? []);
+
+function noticedOf({ publishedErrors = [] }: Protocol): Noticed | null {
+  const people = publishedErrors.filter((e) => e.statistic === 'MCID' || e.statistic.endsWith('meaningful change'));
+  const least = people.reduce<(typeof people)[number] | null>((a, b) => (a && a.value <= b.value ? a : b), null);
+  return least && { by: least.value, source: least.source };
 }
 
 /** The most a test can show: the cap of a hold, the last of its stages; `null` where there is none. */
@@ -95,14 +211,6 @@ export function baselineOf<S extends { readonly on: IsoDate }>(sats: readonly S[
 }
 const baselineDays = 14;
 
-function widestMdc95(protocol: Protocol, sats: readonly Sat[], sex: NormTable): number | null {
-  const sexes = sex ? [sex] : (['female', 'male'] as const);
-  const found = sats.flatMap(({ ageYears }) =>
-    sexes.flatMap((s) => errorOf(protocol, rowFor(protocol.norms, { ageYears, sex: s }))?.mdc95 ?? []),
-  );
-  return found.length > 0 ? Math.max(...found) : null;
-}
-
 /** Expected second result if nothing changed: mean + R (first - mean). Only told when the first was over 1 SD out. */
 function regressionTo(protocol: Protocol, older: Sat, sex: NormTable): number | null {
   const { value } = older.result;
@@ -113,7 +221,9 @@ function regressionTo(protocol: Protocol, older: Sat, sex: NormTable): number | 
   return mean + protocol.reliability.r * (value - mean);
 }
 
-function unlikeConditions(older: Sat, newer: Sat): string[] {
+/** Why two results are not like for like; `null` where they are. */
+function unlikeWhy(older: Sat, newer: Sat): string | null {
+  if (older.protocolVersion !== newer.protocolVersion) return 'the protocol changed between the two';
   const seats = [older.result.seatHeightCm, newer.result.seatHeightCm];
   const unlike: string[] = [];
   if (seats[0] && seats[1] && Math.abs(seats[0] - seats[1]) >= 1)
@@ -123,5 +233,5 @@ function unlikeConditions(older: Sat, newer: Sat): string[] {
   if (older.aid && newer.aid && older.aid !== newer.aid) unlike.push(`another aid (${older.aid}, then ${newer.aid})`);
   if (older.shoes && newer.shoes && older.shoes !== newer.shoes)
     unlike.push(`other shoes (${older.shoes}, then ${newer.shoes})`);
-  return unlike;
+  return unlike.length === 0 ? null : unlike.join(', ');
 }

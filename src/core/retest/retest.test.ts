@@ -1,100 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { chairStand30s } from '../../catalogue/protocols/chair-stand-30s/protocol';
-import type { TestResult } from '../shapes/facts';
-import { protocolById } from '../../catalogue/protocols';
-import type { Sex } from '../shapes/norms';
 import { rankAmongPeers } from '../score/rank';
-import { baselineOf, changeBetween, type Sat } from './change';
+import { baselineOf } from './change';
 import { retestDue } from './due';
 import { splitPercentile } from './split';
 import { trendOf, type TrendPoint } from './trend';
-
-const sat = (value: number, on: string, more: Partial<TestResult> = {}, ageYears = 77): Sat => ({
-  on,
-  ageYears,
-  protocolVersion: 1,
-  result: { test: 'chair-stand-30s', testedOn: on, outcome: 'done', value, seatHeightCm: 43, ...more },
-});
-const change = (older: Sat | undefined, newer: Sat) => changeBetween(chairStand30s, older, newer, 'female');
-
-describe('change against the error of the test', () => {
-  test('women 75-79: 3 more is no clear change, 4 more is clearly better (MDC95 3.41)', () => {
-    const at = (value: number) => change(sat(9, '2026-01-01'), sat(value, '2026-03-02')).kind;
-    expect([12, 13, 6, 5].map(at)).toEqual(['no-clear-change', 'clearly-better', 'no-clear-change', 'clearly-worse']);
-  });
-  test('across a birthday the wider error of the two rows is used (women 85-89 to 90-94: MDC95 3.41 to 4.77)', () => {
-    const crossed = change(sat(9, '2026-01-01', {}, 89), sat(13, '2026-03-02', {}, 90));
-    expect(crossed).toMatchObject({ kind: 'no-clear-change' });
-    expect(crossed.kind === 'no-clear-change' && crossed.mdc95.toFixed(2)).toBe('4.77');
-  });
-  test('another seat: the change is marked and never called clear', () => {
-    const other = change(sat(9, '2026-01-01'), sat(15, '2026-03-02', { seatHeightCm: 46 }));
-    expect(other).toMatchObject({ kind: 'no-clear-change', by: 6, unlike: ['another seat (43 cm, then 46 cm)'] });
-  });
-  test('from hands to none is said in words, never as a size', () => {
-    expect(change(sat(12, '2026-01-01', { handsUsed: true }), sat(9, '2026-03-02'))).toEqual({
-      kind: 'hands',
-      words: 'now without hands',
-    });
-  });
-  test('5 stands, 2.02 SD under the middle: regression alone would give 5.8 (12.5 + 0.89 x (5 - 12.5))', () => {
-    const found = change(sat(5, '2026-01-01'), sat(8, '2026-03-02'));
-    expect(found.kind === 'no-clear-change' && found.regressionTo).toBeCloseTo(5.825, 3);
-    const near = change(sat(11, '2026-01-01'), sat(12, '2026-03-02'));
-    expect(near.kind === 'no-clear-change' && near.regressionTo).toBeNull();
-  });
-  test('the first result and another protocol version have no change', () => {
-    expect(change(undefined, sat(9, '2026-03-02')).kind).toBe('first-time');
-    expect(change({ ...sat(9, '2026-01-01'), protocolVersion: 2 }, sat(9, '2026-03-02')).kind).toBe('not-comparable');
-  });
-  test('turned round, better is worse', () => {
-    const opposite: Record<string, string> = { 'clearly-better': 'clearly-worse', 'clearly-worse': 'clearly-better' };
-    fc.assert(
-      fc.property(fc.integer({ min: 1, max: 25 }), fc.integer({ min: 1, max: 25 }), (a, b) => {
-        const there = change(sat(a, '2026-01-01'), sat(b, '2026-03-02')).kind;
-        expect(change(sat(b, '2026-01-01'), sat(a, '2026-03-02')).kind).toBe(opposite[there] ?? there);
-      }),
-    );
-  });
-});
-
-describe('change in other tests', () => {
-  const other = (test: string, older: number, newer: number, sex: Sex = 'female') => {
-    const protocol = protocolById(test);
-    if (!protocol) throw new Error(`no test ${test}`);
-    return changeBetween(protocol, sat(older, '2026-01-01', { test }), sat(newer, '2026-03-02', { test }), sex);
-  };
-  test('up and go, women 75-79: 1.0 s faster is no clear change, 1.1 s is clearly better (MDC95 1.01)', () => {
-    expect(other('up-and-go-8ft', 8, 7)).toMatchObject({ kind: 'no-clear-change', by: -1, better: true, unit: 's' });
-    expect(other('up-and-go-8ft', 8, 6.9).kind).toBe('clearly-better');
-    expect(other('up-and-go-8ft', 8, 9.1).kind).toBe('clearly-worse');
-  });
-  test('a walk is told as speed: 5.0 to 4.3 s is +0.13 m/s, over the published 0.11 (Goldberg & Schepens 2011)', () => {
-    expect(other('gait-4m', 5, 4.3)).toMatchObject({ kind: 'clearly-better', by: 0.13, unit: 'm/s', better: true });
-    expect(other('gait-4m', 5, 4.5)).toMatchObject({ kind: 'no-clear-change', by: 0.09 });
-  });
-  test('five stands go by the published 2.5 s (Goldberg et al. 2012)', () => {
-    expect(other('five-stands', 15, 12.5).kind).toBe('no-clear-change');
-    expect(other('five-stands', 15, 12.4).kind).toBe('clearly-better');
-  });
-  test('a test done on one side: the other side is not like for like, however far apart', () => {
-    const protocol = protocolById('arm-curl');
-    if (!protocol) throw new Error('no arm-curl');
-    const at = (value: number, side: 'L' | 'R') => sat(value, '2026-01-01', { test: 'arm-curl', side });
-    const found = (side: 'L' | 'R') => changeBetween(protocol, at(8, 'L'), at(20, side), 'female');
-    expect(found('L').kind).toBe('clearly-better');
-    expect(found('R')).toMatchObject({ kind: 'no-clear-change', unlike: ['the other side'] });
-  });
-  test('at the cap of the clock or the last position nothing is called better', () => {
-    expect(other('one-leg', 12, 45)).toEqual({ kind: 'at-top', top: 45 });
-    expect(other('one-leg', 45, 12)).toMatchObject({ kind: 'clearly-worse' });
-    expect(other('four-stage', 2, 4)).toEqual({ kind: 'at-top', top: 4 });
-  });
-  test('without a known error nothing is judged', () => {
-    expect(other('thigh-hold', 20, 40)).toEqual({ kind: 'no-error', by: 20, unit: 's' });
-  });
-});
 
 describe('several results', () => {
   test('the second within 14 days is the better baseline, as by then the test was known', () => {

@@ -48,6 +48,9 @@ export function errorOf(protocol: Protocol, row: NormRow | undefined): Measureme
   };
 }
 
+/** The standard error behind a smallest real change, where only that was published. */
+export const semOf = ({ sem, mdc95 }: MeasurementError): number => sem ?? mdc95 / (twoSided[95] * Math.SQRT2);
+
 /** Half the length of the bar a result moves within by itself, 95 %. A published change gives it as MDC95 = sqrt(2) times it. */
 export const errorReach = ({ sem, mdc95 }: MeasurementError): number =>
   sem === null ? mdc95 / Math.SQRT2 : twoSided[95] * sem;

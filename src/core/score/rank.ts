@@ -30,7 +30,7 @@ export interface BesideMean {
 
 export interface NotRanked {
   readonly kind: 'no-norm';
-  readonly why: 'no-set' | 'age-not-covered' | 'zero-not-ranked' | 'hands-used' | 'no-result';
+  readonly why: 'no-set' | 'age-not-covered' | 'zero-not-ranked' | 'hands-used' | 'aid-used' | 'no-result';
 }
 
 export type Rank = Ranked | AgainstLimit | BesideMean | NotRanked;
@@ -67,6 +67,16 @@ export function rowFor(norms: NormSet | undefined, peer: Peer): NormRow | undefi
     default:
       return undefined;
   }
+}
+
+/** The row of the nearest age, for an error only: nobody is ranked by it. */
+export function nearestRow(norms: NormSet | undefined, { ageYears, sex }: Peer): NormRow | undefined {
+  if (!norms || !('rows' in norms)) return undefined;
+  const own = norms.rows.filter((r) => r.sex === 'both' || r.sex === sex);
+  const ages = own.flatMap((r) => [r.ageLow, r.ageHigh]);
+  if (ages.length === 0) return undefined;
+  const nearest = Math.min(Math.max(...ages), Math.max(Math.min(...ages), Math.floor(ageYears)));
+  return rowFor(norms, { ageYears: nearest, sex });
 }
 
 /** A printed figure in the unit of the test, without the binary dust that would put a value beside its own line. */

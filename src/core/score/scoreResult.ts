@@ -1,5 +1,5 @@
 import { roundTo } from '../math/round';
-import type { TestResult } from '../shapes/facts';
+import type { TestResult, WalkingAid } from '../shapes/facts';
 import type { Cutoff, NormRow, NormTable, Sex, Source, Standard, StandardRow } from '../shapes/norms';
 import type { Protocol } from '../shapes/protocol';
 import { errorOf, type MeasurementError } from './error';
@@ -13,6 +13,8 @@ export interface CutoffAnswer {
   /** Which side of the line it lies on, to be said in words. */
   readonly pastIf: Cutoff['pastIf'];
   readonly past: boolean;
+  /** It sets the date of the next test and counts as to watch. */
+  readonly setsDate: boolean;
   readonly source: Source;
 }
 
@@ -46,6 +48,8 @@ export interface Score {
 export interface Scored {
   readonly ageYears: number;
   readonly sex: NormTable;
+  /** Walked with in the test: the norms are of people who walked without. */
+  readonly aid?: WalkingAid | undefined;
 }
 
 /** A result as norms, cut-offs and changes read it: a timed walk as speed in m/s, everything else as it is. */
@@ -66,9 +70,13 @@ export function scoreResult(protocol: Protocol, result: TestResult, person: Scor
   const hands = result.handsUsed === true && protocol.handsMakeZero === true;
   const { value } = result.outcome === 'done' ? result : { value: null };
   const scored = value === null ? null : hands ? 0 : scoredValue(protocol, value);
+  const aided = person.aid !== undefined && person.aid !== 'none';
   const open: OpenRank =
-    scored === null || hands
-      ? { rank: { kind: 'no-norm', why: hands ? 'hands-used' : 'no-result' }, both: null }
+    scored === null || hands || (aided && protocol.norms)
+      ? {
+          rank: { kind: 'no-norm', why: scored === null ? 'no-result' : hands ? 'hands-used' : 'aid-used' },
+          both: null,
+        }
       : rankOpen(protocol.norms, scored, person.ageYears, person.sex);
   const peers = peersOf(person, open);
   const row = peers && rowFor(protocol.norms, peers);
@@ -81,8 +89,9 @@ export function scoreResult(protocol: Protocol, result: TestResult, person: Scor
     both: open.both,
     normSource: protocol.norms?.source ?? null,
     normSet: protocol.norms?.id ?? null,
-    cutoffs: scored === null ? [] : cutoffsOf(protocol, scored, row, person.sex),
-    standard: scored === null ? null : standardOf(protocol, scored, person),
+    // Unable is past every line of its test.
+    cutoffs: scored === null && result.outcome !== 'unable' ? [] : cutoffsOf(protocol, scored, row, person.sex),
+    standard: scored === null || hands || aided ? null : standardOf(protocol, scored, person),
     error: hands || scored === null ? null : errorOf(protocol, row ?? undefined),
     notes: notesOf(protocol, result, open, hands),
   };
@@ -95,14 +104,20 @@ function peersOf(person: Scored, open: OpenRank): { ageYears: number; sex: Sex }
 }
 
 /** With the norm table left open a line that differs by sex is read where it is passed sooner. */
-function cutoffsOf(protocol: Protocol, value: number, row: NormRow | null | undefined, sex: NormTable): CutoffAnswer[] {
+function cutoffsOf(
+  protocol: Protocol,
+  value: number | null,
+  row: NormRow | null | undefined,
+  sex: NormTable,
+): CutoffAnswer[] {
   const answers = new Map<string, CutoffAnswer>();
   for (const cutoff of protocol.cutoffs ?? []) {
     if (cutoff.sex && sex && cutoff.sex !== sex) continue;
     const limit = cutoff.limit === 'p25' ? row?.p25 : scaled(cutoff.limit, cutoff.inTestUnit ?? 1);
     if (limit === undefined) continue;
-    const { id, label, meaning, pastIf, source } = cutoff;
-    const answer = { id, label, meaning, limit, pastIf, past: isPast(pastIf, value, limit), source };
+    const { id, label, meaning, pastIf, setsDate = false, source } = cutoff;
+    const past = value === null || isPast(pastIf, value, limit);
+    const answer = { id, label, meaning, limit, pastIf, past, setsDate, source };
     const known = answers.get(id);
     if (!known || passedSooner(answer, known)) answers.set(id, answer);
   }
@@ -127,6 +142,9 @@ function isPast(pastIf: Cutoff['pastIf'], value: number, limit: number): boolean
   }
 }
 
+/** A standard is held against results up to so many times its limit (common practice, no published source). */
+const standardHeldFor = 1.3;
+
 /** With the norm table left open the harder of the two standards is the cautious one. */
 function standardOf(protocol: Protocol, value: number, person: Scored): StandardAnswer | null {
   const { standard } = protocol;
@@ -139,6 +157,7 @@ function standardOf(protocol: Protocol, value: number, person: Scored): Standard
   const higher = moreIsBetter(protocol);
   const limit = higher ? Math.max(...limits) : Math.min(...limits);
   const reaches = (l: number) => (higher ? value >= l : value <= l);
+  if (value > standardHeldFor * limit) return null;
   return { limit, met: reaches(limit), meets: youngestMet(standard, sexes, reaches), source: standard.source };
 }
 
@@ -178,5 +197,6 @@ const noNormWords: Record<Extract<Rank, { kind: 'no-norm' }>['why'], (protocol: 
   'age-not-covered': (p) => `The norms of ${p.title} do not cover this age; the nearest row is not used in its place.`,
   'zero-not-ranked': () => 'A result of 0 is not ranked.',
   'hands-used': () => 'Hands used: not ranked.',
+  'aid-used': () => 'Done with a walking aid: the norms are of people who walked without, so it is not ranked.',
   'no-result': () => 'No result: nothing to rank.',
 };

@@ -86,6 +86,8 @@ export interface Cutoff {
   readonly sex?: Sex;
   /** What the printed limit is multiplied by to be in the unit scored in; 1 where left out. */
   readonly inTestUnit?: number;
+  /** It sets the date of the next test and counts as to watch; the others are drawn only. */
+  readonly setsDate?: true;
   /** Short, kind words for a peg on the rail. */
   readonly label: string;
   readonly meaning: string;

@@ -150,6 +150,13 @@ export interface Protocol {
   readonly standard?: Standard;
   readonly reliability?: Reliability;
   readonly publishedErrors?: readonly PublishedError[];
+  /**
+   * How a change is judged where its error alone does not do: a time moves by at least a share of the older one; tries are
+   * held against tries, with a second best so many times as long and, where there are fewer than three, a step crossed.
+   */
+  readonly changeBy?:
+    | { readonly kind: 'time'; readonly share: number }
+    | { readonly kind: 'tries'; readonly times: number; readonly steps: readonly number[] };
   /** Metres walked: norms, cut-offs and changes are then read as speed, m/s, higher better. */
   readonly speedOverM?: number;
   /** Result out of several tries; one try where left out. A side is done once a try reached `enoughAt`. */

@@ -11,4 +11,6 @@ export interface RuleBook {
   readonly coreTests: readonly string[];
   /** Those that are taken again at once, in three minutes, when something happened that makes the others no longer true. */
   readonly atOnceAgain: readonly string[];
+  /** Those whose changes are taken together. */
+  readonly takenTogether: readonly string[];
 }

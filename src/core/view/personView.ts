@@ -23,6 +23,7 @@ import type { Facts, IsoDate } from '../shapes/facts';
 import type { Person, Place, UnitSystem } from '../shapes/person';
 import type { Protocol } from '../shapes/protocol';
 import type { RuleBook } from '../shapes/rules';
+import { together, type Compared, type Together } from '../retest/together';
 import { pathOf, type Path } from './path';
 import { isWatched, newestOf, testViewOf, type DatedResult, type NewestTest, type TestView } from './testView';
 
@@ -62,6 +63,8 @@ export interface PersonOutline {
   /** Where they stand on each ladder, in the order of the ladders; empty where nothing was tested or decided. */
   readonly standings: readonly Standing[];
   readonly due: RetestDue | null;
+  /** What several tests of the newest two days say together; `null` where too few are known well enough. */
+  readonly together: Together | null;
 }
 
 /** All that the screens of one person show. */
@@ -184,9 +187,18 @@ export function describePerson(records: PersonRecords, hall: Hall, today: IsoDat
     decided,
     standings,
     due,
+    together: together(comparedOf(tests), rules.takenTogether),
   };
   return { outline, levels };
 }
+
+/** The newest change of every test and side, with the two days it lies between. */
+const comparedOf = (tests: readonly TestView[]): Compared[] =>
+  tests.flatMap(({ test, series }) =>
+    series.flatMap(({ results: [newest, before] }) =>
+      newest && before ? [{ test, from: before.on, on: newest.on, change: newest.change }] : [],
+    ),
+  );
 
 /** Everything the level engine reads, from the records. */
 export function factsFrom(records: PersonRecords, { place }: Hall, day: IsoDate): Facts {

@@ -69,11 +69,13 @@ export function newestOf(protocol: Protocol, sats: readonly DatedResult[], sex: 
   const series = sidesTested(protocol).flatMap((side) => {
     const newest = firstOfDays(sats, side).at(-1);
     if (!newest) return [];
-    const score = scoreResult(protocol, newest.result, { ageYears: newest.ageYears, sex });
+    const score = scoreResult(protocol, newest.result, { ageYears: newest.ageYears, sex, aid: aidOf(newest) });
     return [{ results: [{ result: newest.result, score }] }];
   });
   return series.length === 0 ? null : { test: protocol.id, series: series.sort(betterFirst(protocol)) };
 }
+
+const aidOf = ({ conditions }: DatedResult) => conditions.aid ?? undefined;
 
 const sidesTested = ({ sides }: Protocol): readonly (Side | null)[] => (sides === 'both' ? ['L', 'R'] : [null]);
 
@@ -98,7 +100,7 @@ function seriesOf(
   if (sats.length === 0) return null;
   const results = sats.map((sat, i): ScoredResult => ({
     ...sat,
-    score: scoreResult(protocol, sat.result, { ageYears: sat.ageYears, sex }),
+    score: scoreResult(protocol, sat.result, { ageYears: sat.ageYears, sex, aid: aidOf(sat) }),
     change: changeBetween(protocol, sats[i - 1], sat, sex),
   }));
   const [newest, before] = [sats.at(-1), sats.at(-2)];
@@ -147,9 +149,12 @@ function sidesOf(protocol: Protocol, series: readonly TestSeries[]): TestView['s
   return newest ? { ...newest, flagged: sidesFlagged(newest, before ?? null) } : null;
 }
 
-/** Whether a newest result is past a watch line, of either side: the tests that are counted and marked as to watch. */
+/**
+ * Whether a newest result is past a line that sets the date, of either side: the tests that are counted and marked as to
+ * watch. The other lines are drawn only.
+ */
 export const isWatched = ({ series }: NewestTest): boolean =>
-  series.some((s) => s.results[0]?.score.cutoffs.some((c) => c.past));
+  series.some((s) => s.results[0]?.score.cutoffs.some((c) => c.past && c.setsDate));
 
 /** How much this test asks to be looked at: past lines first, then below the middle half, then the rest. */
 export function attentionOf(test: TestView): number {

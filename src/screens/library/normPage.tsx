@@ -104,7 +104,7 @@ export function NormPage({ protocol, asked, score, normsVersion, today, editor }
                   `${c.label}${c.sex ? `, ${c.sex === 'female' ? 'women' : 'men'}` : ''}: ${
                     c.limit === 'p25'
                       ? 'under the 25th of the row'
-                      : `${cutoffWords({ ...c, limit: scaled(c.limit, c.inTestUnit ?? 1), past: false })} ${unit}`
+                      : `${cutoffWords({ pastIf: c.pastIf, limit: scaled(c.limit, c.inTestUnit ?? 1) })} ${unit}`
                   }, ${c.meaning}. ${cited(c.source)}; confidence ${c.source.confidence}.`,
               )}
             />

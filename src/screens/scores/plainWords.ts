@@ -40,12 +40,21 @@ export function plainChange({ change }: ScoredResult, before: string | undefined
       return 'The most this test can show.';
     case 'clearly-better':
       return `Clearly better${since}.`;
-    case 'clearly-worse':
-      return `Less than before${since}; we look at it together.`;
-    case 'no-clear-change':
+    case 'longer-by-a-step':
+      return `Longer${since}, by a step.`;
+    case 'probably-better':
+      return `Probably better${since}.`;
+    case 'about-the-same':
       return `About the same${since}.`;
-    case 'no-error':
-      return change.by === 0 ? `The same${since}.` : '';
+    case 'probably-less':
+      return `Perhaps a little less${since}.`;
+    case 'shorter-by-a-step':
+    case 'clearly-less':
+      return `Less than before${since}; we look at it together.`;
+    case 'told':
+      return change.by === 0
+        ? `The same${since}.`
+        : `${change.firstClean > 0 ? `${change.firstClean} of them without hands: my first. ` : ''}${change.better ? 'Better' : 'Less'}${since}.`;
     case 'not-comparable':
       return '';
   }

@@ -1,5 +1,5 @@
 import { amount } from '../../core/math/amount';
-import { topOf, type Change } from '../../core/retest/change';
+import { topOf, type Change, type Judgement, type Noticed } from '../../core/retest/change';
 import { errorReach } from '../../core/score/error';
 import { moreIsBetter, scoredUnit, scoredValue, type Score } from '../../core/score/scoreResult';
 import type { Protocol } from '../../core/shapes/protocol';
@@ -110,32 +110,62 @@ function pegsOf(score: Score, unit: string): Peg[] {
     : lines;
 }
 
+/** Faster and slower of a time, else more and less: never "more seconds". */
+export function byWords(by: number, unit: string): string {
+  const size = Math.abs(told(by, unit));
+  if (size === 0) return 'the same';
+  if (unit === 's') return `${amount(size, unit)} ${by < 0 ? 'faster' : 'slower'}`;
+  return `${signed(told(by, unit))}${unit === 'm/s' ? ' m/s' : ''}`;
+}
+
+const judgementWords: Readonly<Record<Judgement, string>> = {
+  'clearly-better': 'clearly better',
+  'probably-better': 'probably better',
+  'about-the-same': 'about the same',
+  'probably-less': 'probably less',
+  'clearly-less': 'clearly less',
+  'longer-by-a-step': 'longer by a step',
+  'shorter-by-a-step': 'shorter by a step',
+};
+
 /** A change said against the error of the test; never a size where none can be trusted. */
 export function changeWords(change: Change): { readonly verdict: string; readonly size: string } {
   switch (change.kind) {
     case 'first-time':
       return { verdict: 'first time', size: '' };
     case 'not-comparable':
-      return { verdict: 'not comparable', size: change.why };
+      return {
+        verdict: 'not like for like',
+        size: [...(change.by === null ? [] : [byWords(change.by, change.unit)]), change.why].join(' · '),
+      };
     case 'hands':
       return { verdict: change.words, size: '' };
-    case 'no-error':
+    case 'told':
       return {
-        verdict: change.by === 0 ? 'the same' : `${signed(told(change.by, change.unit))} ${change.unit}`,
-        size: 'not judged: the error of this test is not known',
+        verdict: byWords(change.by, change.unit),
+        size: [
+          ...(change.firstClean > 0 ? [`${change.firstClean} of them without hands: the first`] : []),
+          ...noticedWords(change.noticed),
+          'no published error',
+        ].join(' · '),
       };
     case 'at-top':
       return { verdict: 'at the top of this test', size: '' };
     default: {
-      const words = {
-        'no-clear-change': 'no clear change',
-        'clearly-better': 'clearly better',
-        'clearly-worse': 'clearly worse',
-      };
+      const { smallestReal } = change;
       return {
-        verdict: words[change.kind],
-        size: `${signed(told(change.by, change.unit))}${change.unit === 'm/s' || change.unit === 's' ? ` ${change.unit}` : ''} · smallest real change ${change.mdc95.toFixed(change.mdc95 < 1 ? 2 : 1)}`,
+        verdict: judgementWords[change.kind],
+        size: [
+          byWords(change.by, change.unit),
+          ...(smallestReal === null
+            ? ['by its tries']
+            : [`smallest real change ${smallestReal.toFixed(smallestReal < 1 ? 2 : 1)}`]),
+          ...(change.nearest ? ['the error is that of the nearest age'] : []),
+          ...noticedWords(change.noticed),
+        ].join(' · '),
       };
     }
   }
 }
+
+const noticedWords = (noticed: Noticed | null): string[] => (noticed ? [`people notice ${noticed.by}`] : []);

@@ -5,6 +5,7 @@ import { paceOf } from '../../core/measure/pace';
 import { repsIn, type Trial } from '../../core/measure/trial';
 import { clockMs } from '../../core/measure/phase';
 import { momentsOf, percentileWords } from '../../core/score/rank';
+import { isJudged } from '../../core/retest/change';
 import { scoredUnit, scoreResult } from '../../core/score/scoreResult';
 import type { NormTable } from '../../core/shapes/norms';
 import { splitWords } from './splitWords';
@@ -223,18 +224,17 @@ function ChangeSays({
 }) {
   const { change } = newest;
   const words = changeWords(change);
-  const by = 'mdc95' in change ? change : null;
+  const by = isJudged(change) ? change : null;
   const unit = scoredUnit(protocol);
   return (
     <SaysIn
       term="Against the time before"
       value={words.verdict}
-      source="beyond the 95 % smallest real change, like for like"
+      source="clear from 1.96, probable from 1 standard error of a difference (about 5 in 6), like for like"
     >
       <span data-testid="change">
         {words.size || (change.kind === 'first-time' ? 'Nothing to compare with yet.' : '')}
       </span>
-      {by && by.unlike.length > 0 && <> · {by.unlike.join(', ')}: not like for like.</>}
       {by?.better && first && <> · Part of a first gain is knowing the test.</>}
       {by && by.regressionTo !== null && (
         <>

@@ -38,6 +38,7 @@ const notRanked: Readonly<Record<Extract<Score['rank'], { kind: 'no-norm' }>['wh
   'age-not-covered': 'age not covered',
   'zero-not-ranked': 'not ranked',
   'hands-used': 'not ranked',
+  'aid-used': 'not ranked: with an aid',
   'no-result': 'nothing to rank',
 };
 
@@ -54,7 +55,8 @@ const sense: Readonly<Record<CutoffAnswer['pastIf'], string>> = {
 };
 
 /** `under 10`, `from 8.5` */
-export const cutoffWords = ({ pastIf, limit }: CutoffAnswer): string => `${sense[pastIf]} ${Number(limit.toFixed(2))}`;
+export const cutoffWords = ({ pastIf, limit }: Pick<CutoffAnswer, 'pastIf' | 'limit'>): string =>
+  `${sense[pastIf]} ${Number(limit.toFixed(2))}`;
 
 export const sideLetter = (side: Side | null): string => (side === null ? '' : `${side} `);
 

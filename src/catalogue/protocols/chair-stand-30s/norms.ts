@@ -39,6 +39,7 @@ export const chairStandCutoffs = [
   },
   {
     id: 'chair-stand-risk',
+    setsDate: true,
     pastIf: '<',
     limit: 8,
     label: 'lower watch line',

@@ -27,6 +27,7 @@ export const fiveStandsCutoffs = [
   },
   {
     id: 'five-stands-low-strength',
+    setsDate: true,
     pastIf: '>',
     limit: 15,
     label: 'upper watch line',

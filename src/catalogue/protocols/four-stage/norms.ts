@@ -4,6 +4,7 @@ import { sources } from '../../sources';
 export const fourStageCutoffs = [
   {
     id: 'four-stage-tandem',
+    setsDate: true,
     pastIf: '<',
     limit: 3,
     label: 'watch line',

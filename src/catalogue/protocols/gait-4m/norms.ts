@@ -25,6 +25,7 @@ export const gait4mNorms = {
 export const gait4mCutoffs = [
   {
     id: 'gait-4m-performance',
+    setsDate: true,
     pastIf: '<=',
     limit: 0.8,
     label: 'watch line',

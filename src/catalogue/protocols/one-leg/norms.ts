@@ -26,6 +26,7 @@ export const oneLegNorms = {
 export const oneLegCutoffs = [
   {
     id: 'one-leg-falls',
+    setsDate: true,
     pastIf: '<',
     limit: 5,
     label: 'watch line',

@@ -20,6 +20,7 @@ export const upAndGo3mNorms = {
 export const upAndGo3mCutoffs = [
   {
     id: 'up-and-go-3m-falls',
+    setsDate: true,
     pastIf: '>=',
     limit: 12,
     label: 'watch line',

@@ -30,6 +30,7 @@ export const upAndGo8ftNorms = {
 export const upAndGo8ftCutoffs = [
   {
     id: 'up-and-go-8ft-falls',
+    setsDate: true,
     pastIf: '>=',
     limit: 8.5,
     label: 'watch line',
