@@ -38,8 +38,10 @@ export function RetestScreen({ view, today }: { view: PersonView; today: string 
             {longDay(due.on)}
           </p>
           <p className="text-lg">
-            {due.weeks} weeks after the last test: {due.why}.{' '}
-            <span className="text-sm text-ink-soft">Common practice, no published source.</span>
+            {due.weeks === 0
+              ? due.why.charAt(0).toUpperCase() + due.why.slice(1)
+              : `${due.weeks} weeks after the last test: ${due.why}`}
+            . <span className="text-sm text-ink-soft">Common practice, no published source.</span>
           </p>
           <h2 className="mt-6 border-b-2 border-ink pb-1 text-lg font-bold">Under the same conditions</h2>
           <ul className="mt-2 space-y-1 text-lg">
