@@ -1,4 +1,5 @@
 import { sql } from 'kysely';
+import { asKeptThen } from '../core/view/oldReports';
 import type { PrintedPage, Report } from '../core/view/report';
 import type { PersonId } from '../core/shapes/person';
 import type { Register } from './connection';
@@ -47,5 +48,5 @@ export async function listPagesOfOtherNorms(db: Register, normsVersion: string):
 const toPage = ({ id, person_id, content_json }: Schema['printed_page']): PrintedPage => ({
   id,
   personId: person_id,
-  report: JSON.parse(content_json) as Report,
+  report: asKeptThen(JSON.parse(content_json) as Report),
 });

@@ -74,6 +74,7 @@ export function printChange({ protocol, older, change }: SentChange): object {
     case 'told':
       return { ...nothing, by: gain(change.by), verdict: change.kind, noticed: change.noticed?.by ?? null };
     default:
+      // A page that was handed out is never asked about here.
       return isJudged(change)
         ? {
             ...{

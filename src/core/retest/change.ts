@@ -73,6 +73,15 @@ export type Change =
       readonly noticed: Noticed | null;
     }
   | { readonly kind: 'hands'; readonly words: 'now without hands' | 'hands used this time' }
+  /** On a page handed out before there were five verdicts: the word it was handed out with. */
+  | {
+      readonly kind: 'as-then';
+      readonly was: 'no-clear-change' | 'clearly-better' | 'clearly-worse';
+      readonly by: number;
+      readonly unit: string;
+      readonly better: boolean;
+      readonly smallestReal: number;
+    }
   | JudgedChange;
 
 export const isJudged = (change: Change): change is JudgedChange => judgements.some((j) => j === change.kind);

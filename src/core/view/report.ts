@@ -1,3 +1,4 @@
+import type { Together } from '../retest/together';
 import type { PersonView } from './personView';
 import { percentileWords } from '../score/rank';
 import type { Composites } from '../score/composites';
@@ -22,6 +23,8 @@ export interface Report extends ReportAsked {
   /** In the order of the stations, each with its newest result and the one before. */
   readonly tests: readonly TestView[];
   readonly composites: Composites;
+  /** What several tests say together; pages from before it was reckoned have none. */
+  readonly together?: Together['verdict'] | null;
   readonly normsVersion: string;
   readonly rulesVersion: string;
 }
@@ -44,6 +47,7 @@ export function reportOf(view: PersonView, place: Place, asked: ReportAsked, tod
       series: t.series.map((s) => ({ ...s, results: s.results.slice(0, 2) })),
     })),
     composites: view.composites,
+    together: view.together?.verdict ?? null,
     normsVersion: view.normsVersion,
     rulesVersion: view.levels.rulesVersion,
   };

@@ -151,6 +151,13 @@ export function changeWords(change: Change): { readonly verdict: string; readonl
       };
     case 'at-top':
       return { verdict: 'at the top of this test', size: '' };
+    case 'as-then': {
+      const { was, by, unit, smallestReal } = change;
+      return {
+        verdict: was.replaceAll('-', ' '),
+        size: `${byWords(by, unit)} · smallest real change ${smallestReal.toFixed(smallestReal < 1 ? 2 : 1)}`,
+      };
+    }
     default: {
       const { smallestReal } = change;
       return {

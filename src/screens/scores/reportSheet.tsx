@@ -5,8 +5,8 @@ import { scoredUnit } from '../../core/score/scoreResult';
 import type { ScoredResult, TestView } from '../../core/view/testView';
 import type { Protocol } from '../../core/shapes/protocol';
 import { shownTest } from '../shownTest';
-import { aidWords, dayWords, limiterLine, tableWords, told } from '../words';
-import { plainChange, plainStanding } from './plainWords';
+import { aidWords, dayWords, limiterLine, monthYear, tableWords, told } from '../words';
+import { inPlainOrder, plainChange, plainPlace, plainStanding } from './plainWords';
 import { changeWords } from './rail';
 import { cited } from './says';
 import { amongWords, cutoffWords, resultWords, sideName, standingWords } from './testWords';
@@ -26,32 +26,49 @@ export function ReportSheet({ report }: { report: Report }) {
   );
 }
 
-/** As many tests as stand on one page at this size. */
-const onPage = 7;
-
-/** 16 point and up, own words, no figures but the results themselves. */
+/**
+ * 16 point and up, own words, no figures but the results themselves: what went well first, each with its day, the number
+ * before and the new one.
+ */
 function ForPerson({ report }: { report: Report }) {
   const { person, percent } = report;
-  const tests = report.tests.filter((t) => t.series[0]?.results[0]?.result.value != null).slice(0, onPage);
+  const had = report.tests.filter((t) => t.series[0]?.results[0]?.result.value != null);
+  const { tests, next } = inPlainOrder(had);
   return (
     <div className="text-[16pt] leading-snug">
       <h1 className="mt-3 text-[24pt] font-extrabold">{person.name}: my results</h1>
+      {report.together === 'clearly-better' && (
+        <p className="mt-2 font-bold">Taken together: clearly better than before.</p>
+      )}
       {tests.length === 0 && <p className="mt-4">Nothing has been tested yet.</p>}
       <ul className="mt-3">
         {tests.map((test) => {
           const protocol = shownTest(test.test, report.units);
           const newest = test.series[0]?.results[0];
           if (!protocol || !newest) return null;
-          const { rank } = newest.score;
           return (
-            <li key={test.test} className="border-t-2 border-ink py-2">
-              <p className="flex items-baseline justify-between gap-4">
+            <li key={test.test} className="border-t-2 border-ink py-2 break-inside-avoid">
+              <p className="flex flex-wrap items-baseline justify-between gap-x-4">
                 <b>{protocol.short}</b>
-                <b className="num">{resultWords(protocol, newest)}</b>
+                <span>{dayWords(newest.on)}</span>
               </p>
+              {test.series.map(({ side, results: [is, was] }) =>
+                is ? (
+                  <p key={side} className="num">
+                    {side && test.series.length > 1 && `${sideName(side)}: `}
+                    <b>{resultWords(protocol, is)}</b>
+                    {was && ` (${resultWords(protocol, was)} in ${monthYear(was.on)})`}
+                  </p>
+                ) : null,
+              )}
               <p>
-                {plainStanding(protocol, test)} {plainChange(newest, test.series[0]?.results[1]?.on)}
-                {percent && rank.kind === 'ranked' && ` In a hundred people like me: ${standingWords(newest.score)}.`}
+                {[
+                  plainChange(newest, test.series[0]?.results[1]?.on),
+                  plainStanding(protocol, test, test.test === next),
+                  percent ? plainPlace(newest.score).trim() : '',
+                ]
+                  .filter((words) => words !== '')
+                  .join(' ')}
               </p>
             </li>
           );
@@ -128,9 +145,10 @@ function ForClinician({ report }: { report: Report }) {
         </p>
       )}
       <p className="mt-2 text-[12pt]">
-        Percentiles from quartiles read as normal, good to about five points. A change is called clear beyond 1.96 √2
-        standard errors under like conditions; of several unchanged tests one in twenty looks changed. Norms{' '}
-        {report.normsVersion}. {[...sources].map(([cite, n]) => `[${n}] ${cite}`).join(' ')}
+        Percentiles from quartiles read as normal, good to about five points. A change is called clear from 1.96 √2
+        standard errors on and probable from √2 (about 5 in 6), like for like; of several unchanged tests one in twenty
+        looks clearly changed. Norms {report.normsVersion}.{' '}
+        {[...sources].map(([cite, n]) => `[${n}] ${cite}`).join(' ')}
       </p>
     </div>
   );

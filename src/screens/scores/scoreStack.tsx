@@ -16,7 +16,7 @@ import { shownTest } from '../shownTest';
 import { dayWords, shortDay } from '../words';
 import { CompositeLines } from './compositeLines';
 import { changeWords } from './rail';
-import { summaryWords } from './summary';
+import { summaryWords, togetherWords } from './summary';
 import { movedWords, readerWords, resultWords, sideLetter, standingWords } from './testWords';
 
 const railWidth = 520;
@@ -59,6 +59,7 @@ export function ScoreStack({ view, printed, today }: Props) {
           <div className="flex flex-wrap items-center gap-x-4 gap-y-2 pt-3">
             <p className="min-w-60 flex-1 text-lg" data-testid="summary">
               {summaryWords(tests)}
+              {view.together && <span className="block">{togetherWords(view.together)}</span>}
             </p>
             <ButtonLink href={`/people/${view.person.id}/report`} look="line">
               Print the page

@@ -1,5 +1,7 @@
 import { protocolById } from '../../catalogue/protocols';
+import type { Together } from '../../core/retest/together';
 import { attentionOf, type TestView } from '../../core/view/testView';
+import { dayWords } from '../words';
 
 /** One line for the person, in plain words: what goes well, and what to work on next. */
 export function summaryWords(tests: readonly TestView[]): string {
@@ -18,4 +20,16 @@ export function summaryWords(tests: readonly TestView[]): string {
 
 function listed(words: readonly string[]): string {
   return words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1) ?? ''}`;
+}
+
+/** What several tests say together of the newest two days; "about", as their errors are not quite independent. */
+export function togetherWords({ tests, z, verdict, better, of, from }: Together): string {
+  const names = listed(tests.map((t) => (protocolById(t)?.short ?? t).toLowerCase()));
+  const words = {
+    'clearly-better': 'clearly better',
+    'clearly-less': 'clearly less',
+    'about-the-same': 'no clear change',
+  };
+  const signs = of === 0 ? '' : ` ${better} of ${of} better.`;
+  return `Taken together since ${dayWords(from)}: ${words[verdict]}, about ${Math.abs(z).toFixed(1)} standard errors over ${names}.${signs}`;
 }
