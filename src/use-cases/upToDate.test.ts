@@ -109,7 +109,7 @@ async function before(): Promise<void> {
       'n',
       'r',
       'f',
-      '{"tests":[{"test":"one-leg","series":[{"side":"L","sittings":[1]}]}]}',
+      '{"tests":[{"test":"one-leg","series":[{"side":"L","sittings":[{"key":"k"}]}]}]}',
     );
   confirm('l3', 'L', 'L1/2@5x1', '2026-02-23T11:00:00Z');
   await old.destroy();
@@ -145,7 +145,7 @@ describe('a register of the version before', () => {
   });
   test('what a test gave is a result, also on a page handed out before', async () => {
     const [page] = await listPrintedPages(db, 'p');
-    expect(page?.report.tests).toEqual([{ test: 'one-leg', series: [{ side: 'L', results: [1] }] }]);
+    expect(page?.report.tests).toEqual([{ test: 'one-leg', series: [{ side: 'L', results: [{ key: 'k' }] }] }]);
   });
   test('levels confirmed with one press are one decision with its facts once; their order stays', async () => {
     const decisions = await listDecisions(db, 'p');

@@ -15,8 +15,9 @@ export const asKeptThen = (report: Report): Report => ({
       ...series,
       results: series.results.map((result) => ({
         ...result,
-        change: changeThen(result.change),
-        score: { ...result.score, cutoffs: result.score.cutoffs.map(cutoffThen) },
+        ...('change' in result ? { change: changeThen(result.change) } : {}),
+        // The oldest pages kept less of a result.
+        ...('score' in result ? { score: { ...result.score, cutoffs: result.score.cutoffs.map(cutoffThen) } } : {}),
       })),
     })),
   })),
@@ -24,7 +25,7 @@ export const asKeptThen = (report: Report): Report => ({
 
 /** `setsDate` is younger than the pages; without it a line counted. */
 const cutoffThen = <C extends { readonly setsDate: boolean }>(cutoff: C): C =>
-  'setsDate' in cutoff ? cutoff : Object.assign({}, cutoff as C, { setsDate: true });
+  'setsDate' in cutoff ? cutoff : Object.assign({}, cutoff, { setsDate: true });
 
 function changeThen(change: Change): Change {
   const then: Told = { ...change };

@@ -101,8 +101,8 @@ test('what asks to be looked at: a line before the middle half, and the middle h
     const view = stands(['2026-03-02', value]);
     return view ? attentionOf(view) : NaN;
   };
-  // Women 75-79: the watch lines are 10 and 8, the 25th percentile 10 (from memory).
-  expect([at(12), at(10), at(9)]).toEqual([0, 0, 5]);
+  // Women 75-79: the watch lines are 10, which is drawn only, and 8, the 25th percentile 10 (from memory).
+  expect([at(12), at(10), at(9), at(7)]).toEqual([0, 0, 1, 5]);
   const slow = testViewOf(named('up-and-go-3m'), [sat('up-and-go-3m', '2026-03-02', 10.5)], 'female');
   expect(slow && attentionOf(slow)).toBe(1);
 });
