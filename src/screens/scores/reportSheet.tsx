@@ -54,9 +54,9 @@ function ForPerson({ report }: { report: Report }) {
               </p>
               {test.series.map(({ side, results: [is, was] }) =>
                 is ? (
-                  <p key={side} className="num">
+                  <p key={side}>
                     {side && test.series.length > 1 && `${sideName(side)}: `}
-                    <b>{resultWords(protocol, is)}</b>
+                    <b className="num">{resultWords(protocol, is)}</b>
                     {was && ` (${resultWords(protocol, was)} in ${monthYear(was.on)})`}
                   </p>
                 ) : null,

@@ -59,7 +59,7 @@ export function ScoreStack({ view, printed, today }: Props) {
           <div className="flex flex-wrap items-center gap-x-4 gap-y-2 pt-3">
             <p className="min-w-60 flex-1 text-lg" data-testid="summary">
               {summaryWords(tests)}
-              {view.together && <span className="block">{togetherWords(view.together)}</span>}
+              {view.together && <span className="block empty:hidden">{togetherWords(view.together)}</span>}
             </p>
             <ButtonLink href={`/people/${view.person.id}/report`} look="line">
               Print the page

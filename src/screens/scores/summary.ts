@@ -22,14 +22,10 @@ function listed(words: readonly string[]): string {
   return words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1) ?? ''}`;
 }
 
-/** What several tests say together of the newest two days; "about", as their errors are not quite independent. */
-export function togetherWords({ tests, z, verdict, better, of, from }: Together): string {
+/** What several tests say together of the newest two days, where it is clear; "about", as their errors are not quite independent. */
+export function togetherWords({ tests, verdict, better, of, from }: Together): string {
+  if (verdict === 'about-the-same') return '';
   const names = listed(tests.map((t) => (protocolById(t)?.short ?? t).toLowerCase()));
-  const words = {
-    'clearly-better': 'clearly better',
-    'clearly-less': 'clearly less',
-    'about-the-same': 'no clear change',
-  };
-  const signs = of === 0 ? '' : ` ${better} of ${of} better.`;
-  return `Taken together since ${dayWords(from)}: ${words[verdict]}, about ${Math.abs(z).toFixed(1)} standard errors over ${names}.${signs}`;
+  const words = { 'clearly-better': 'clearly better', 'clearly-less': 'clearly less' };
+  return `Taken together (${names}), about: ${words[verdict]} since ${dayWords(from)}; ${better} of ${of} better.`;
 }

@@ -3,7 +3,7 @@ import { protocolById } from '../../catalogue/protocols';
 import type { TestResult } from '../../core/shapes/facts';
 import { testViewOf, type DatedResult, type TestView } from '../../core/view/testView';
 import { inPlainOrder, plainChange, plainPlace, plainStanding } from './plainWords';
-import { summaryWords } from './summary';
+import { summaryWords, togetherWords } from './summary';
 import { resultWords, standingWords } from './testWords';
 
 const named = (id: string) => {
@@ -119,6 +119,17 @@ describe('one line of all tests', () => {
       'Nothing is past a watch line or below the middle half. Above the middle half: chair stands.',
     );
   });
+});
+
+test('several tests together are said where they are clear, and only there', () => {
+  const found = {
+    ...{ tests: ['chair-stand-30s', 'step-2min'], z: 2.3, verdict: 'clearly-better', better: 4, of: 5 },
+    ...{ from: '2025-12-01', on: '2026-03-02' },
+  } as const;
+  expect(togetherWords(found)).toBe(
+    'Taken together (chair stands and two-minute step), about: clearly better since 1 Dec 2025; 4 of 5 better.',
+  );
+  expect(togetherWords({ ...found, verdict: 'about-the-same' })).toBe('');
 });
 
 describe('a result as it is said', () => {
