@@ -123,7 +123,9 @@ describe('one line of all tests', () => {
 
 test('several tests together are said where they are clear, and only there', () => {
   const found = {
-    ...{ tests: ['chair-stand-30s', 'step-2min'], z: 2.3, verdict: 'clearly-better', better: 4, of: 5 },
+    tests: ['chair-stand-30s', 'step-2min'],
+    verdict: 'clearly-better',
+    ...{ z: 2.3, better: 4, of: 5 },
     ...{ from: '2025-12-01', on: '2026-03-02' },
   } as const;
   expect(togetherWords(found)).toBe(
