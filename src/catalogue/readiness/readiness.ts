@@ -109,6 +109,9 @@ export const readinessRules: ReadinessRules = {
   questions,
   signs,
   pulseOver: 120,
+  pulseAgainFrom: 100,
+  pulseUnder: { always: 40, dizzy: 50 },
+  systolicUnder: { always: 90, dizzy: 100 },
   pressures: [
     { systolic: 180, diastolic: 110, nextStep: 'Nothing more today. Call their own doctor today.' },
     { systolic: 160, diastolic: 100, nextStep: 'Nothing more today. See their own doctor this week.' },
@@ -121,6 +124,8 @@ export const readinessRules: ReadinessRules = {
   surgeryDays: 12 * 7,
   eyeSurgeryDays: 4 * 7,
   newJointDays: 92,
+  oldJointDays: 365,
+  newBackPain: { from: 6, days: 6 * 7 },
   fallsForCare: 2,
   told: {
     bones: ['fragile-bone'],

@@ -95,20 +95,33 @@ describe('ask first (common practice, no published source)', () => {
       'ask-first',
     ],
     ['replaced long ago, limits known', { kind: 'knee-replaced', since: '2015-05-05', limits: 'bend 90' }, 'ready'],
-    ['replaced long ago, limits unknown', { kind: 'hip-replaced', since: '2015-05-05' }, 'ask-first'],
+    ['replaced over a year ago, nobody set limits', { kind: 'hip-replaced', since: '2015-05-05' }, 'ready'],
+    ['replaced 365 days ago', { kind: 'hip-replaced', since: addDays(day, -365) }, 'ask-first'],
+    ['replaced 366 days ago', { kind: 'hip-replaced', since: addDays(day, -366) }, 'ready'],
+    ['replaced, nobody knows when', { kind: 'hip-replaced' }, 'ask-first'],
     ['limits lifted in writing', { kind: 'hip-replaced', limitsLifted: true }, 'ready'],
     ['surgery 84 days ago', { kind: 'recent-surgery', since: addDays(day, -84) }, 'ask-first'],
     ['surgery 85 days ago', { kind: 'recent-surgery', since: addDays(day, -85) }, 'ready'],
     ['an eye 28 days ago', { kind: 'recent-surgery', since: addDays(day, -28), ofTheEye: true }, 'ask-first'],
     ['an eye 29 days ago', { kind: 'recent-surgery', since: addDays(day, -29), ofTheEye: true }, 'ready'],
-    ['a spine fracture', { kind: 'spine-fracture' }, 'ask-first'],
+    ['a spine fracture, the back does not hurt', { kind: 'spine-fracture' }, 'ready-with-care'],
+    ['height lost, the back does not hurt', { kind: 'height-lost' }, 'ready-with-care'],
     ['fragile bone, nothing hurts', { kind: 'fragile-bone' }, 'ready'],
   ])('%s', (_words, limiter, wanted) => {
     expect(outcome([screening()], intake({ limiters: [limiter] }))).toBe(wanted);
   });
-  test('fragile bone and a back that hurts', () => {
+  test.each(['fragile-bone', 'spine-fracture', 'height-lost'] as const)('%s and a back that hurts', (kind) => {
     const back = entry({ kind: 'pain', joint: 'back', side: null, level: 2, since: null }, addDays(day, -1));
-    expect(outcome([back, screening()], intake({ limiters: [{ kind: 'fragile-bone' }] }))).toBe('ask-first');
+    expect(outcome([back, screening()], intake({ limiters: [{ kind }] }))).toBe('ask-first');
+  });
+  test('back pain of 6 for six weeks or less, or nobody knows since when, asks as a fracture would; older or milder does not', () => {
+    const at = (level: number, since: string | null) =>
+      known([entry({ kind: 'pain', joint: 'back', side: null, level, since }, addDays(day, -1)), screening()])
+        .readiness;
+    expect(at(6, addDays(day, -42))).toMatchObject({ outcome: 'ask-first', reasons: [{ askFirst: 'operation' }] });
+    expect([at(6, null).outcome, at(6, addDays(day, -43)).outcome, at(5, null).outcome]).toEqual([
+      ...['ask-first', 'ready', 'ready'],
+    ]);
   });
   test.each([
     [{ headStruck: true }, 'ask-first'],
@@ -201,7 +214,11 @@ describe('the check of the day', () => {
     expect(outcome([screening(), check({ signs: ['shoes'] })])).toBe('ready-with-care');
   });
   test.each([
-    [120, 'ready'],
+    [39, 'not-today'],
+    [40, 'ready'],
+    [99, 'ready'],
+    [100, 'ready-with-care'],
+    [120, 'ready-with-care'],
     [121, 'not-today'],
   ])('resting pulse %i: %s (ATS 2002, Am J Respir Crit Care Med 166:111-117, from memory)', (pulse, wanted) => {
     expect(outcome([screening(), check({ pulse })])).toBe(wanted);
@@ -217,6 +234,19 @@ describe('the check of the day', () => {
     const { readiness } = known([screening(), check({ pressures: [first, { systolic, diastolic }] })]);
     expect(readiness.outcome).toBe(wanted);
     if (nextStep !== '') expect(readiness.reasons[0]?.nextStep).toContain(nextStep);
+  });
+  test('dizziness raises the lower limits: pulse under 50, upper pressure under 100 (common practice, no published source)', () => {
+    const dizzy = intake({ limiters: [{ kind: 'dizziness' }] });
+    const at = (more: object, of?: Intake) => outcome([screening(), check(more)], of);
+    const upper = (systolic: number) => ({ pressures: [{ systolic, diastolic: 60 }] });
+    expect([at({ pulse: 49 }), at({ pulse: 49 }, dizzy), at({ pulse: 50 }, dizzy)]).toEqual([
+      'ready',
+      'not-today',
+      'ready',
+    ]);
+    expect([at(upper(89)), at(upper(90)), at(upper(99), dizzy), at(upper(100), dizzy)]).toEqual([
+      ...['not-today', 'ready', 'not-today', 'ready'],
+    ]);
   });
   test('one high reading waits five minutes for the second', () => {
     const { reasons } = known([screening(), check({ pressures: [{ systolic: 165, diastolic: 90 }] })]).readiness;
@@ -429,8 +459,8 @@ describe('moments, not days', () => {
     savedAt: `${day}T${time}:00.000Z`,
   });
   const may = (time: string) => at(time, { kind: 'clearance', by: 'Dr A', answer: 'may', limits: '', until: null });
-  const spine: Limiter = { kind: 'spine-fracture' };
-  const noted = (time: string, entries: Entry[], limiters: Limiter[] = [spine]) =>
+  const joint: Limiter = { kind: 'hip-replaced' };
+  const noted = (time: string, entries: Entry[], limiters: Limiter[] = [joint]) =>
     knownOn(
       {
         intakes: [
@@ -442,7 +472,7 @@ describe('moments, not days', () => {
       day,
       rules,
     )?.readiness.outcome;
-  test('a “may” of 9:00 does not settle a spine fracture noted at 10:00, one of 11:00 or of the very moment does', () => {
+  test('a “may” of 9:00 does not settle a joint noted at 10:00, one of 11:00 or of the very moment does', () => {
     expect(noted('10:00', [may('09:00')])).toBe('ask-first');
     expect(noted('10:00', [may('10:00')])).toBe('ready');
     expect(noted('10:00', [may('11:00')])).toBe('ready');

@@ -3,6 +3,7 @@ import { readinessOutcomes, type AskFirstKind, type IsoDate, type Limiter, type 
 import { questionIds, type Entry, type EntryOf, type Intake, type Joint, type QuestionId } from '../shapes/intake';
 import type { ReadinessAnswer, ReadinessReason, ReadinessRules } from '../shapes/readiness';
 import { inOrder, momentOf, ofKind } from './entries';
+import { lastDayOf } from './inForce';
 import { branchLimits, branchOf, screeningReasons } from './screening';
 
 const rank = (outcome: Readiness): number => readinessOutcomes.indexOf(outcome);
@@ -31,7 +32,7 @@ export function readinessOn(
     ...answerReasons(entries, rules),
     ...limiterReasons(limiters, entries, notedSince, day, rules),
     ...fallReasons(entries, day, rules),
-    ...dayReasons(entries, day, rules),
+    ...dayReasons(entries, limiters, day, rules),
     ...incidentReasons(entries, day, rules),
   ];
   const clearances = ofKind(entries, 'clearance').filter((c) => day <= clearedUntil(c, rules));
@@ -171,6 +172,9 @@ function answerReasons(entries: readonly Entry[], rules: ReadinessRules): Readin
   return screeningReasons(newest.content.answers, since, rules);
 }
 
+/** Asked about from when the back hurts too. */
+const askedWithBack: readonly Limiter['kind'][] = ['fragile-bone', 'spine-fracture', 'height-lost'];
+
 /** Lasting conditions that a professional is asked about once. */
 function limiterReasons(
   limiters: readonly Limiter[],
@@ -186,7 +190,7 @@ function limiterReasons(
     const moments = [
       notedSince(limiter),
       limiter.since ?? '',
-      limiter.kind === 'fragile-bone' ? hurtsSince(entries, 'back') : '',
+      askedWithBack.includes(limiter.kind) ? hurtsSince(entries, 'back') : '',
     ];
     const since = moments.sort().at(-1) ?? day;
     const asks = limiterAsks(limiter, spineHurts, day, rules);
@@ -196,9 +200,9 @@ function limiterReasons(
       : [
           {
             id: `limiter:${limiter.kind}`,
-            outcome: 'ask-first' as const,
             ...asks,
-            nextStep,
+            nextStep:
+              asks.outcome === 'ask-first' ? nextStep : 'The rules of the spine hold: shallow, a long back, no load.',
             since,
             source: rules.source,
           },
@@ -213,26 +217,31 @@ function hurtsSince(entries: readonly Entry[], joint: Joint): string {
   return first ? momentOf(first) : '';
 }
 
-interface Asks {
-  readonly text: string;
-  readonly askFirst: AskFirstKind;
-}
+type Asks = { readonly text: string } & (
+  { readonly outcome: 'ask-first'; readonly askFirst: AskFirstKind } | { readonly outcome: 'ready-with-care' }
+);
+
+const ask = (text: string, askFirst: AskFirstKind): Asks => ({ text, outcome: 'ask-first', askFirst });
 
 function limiterAsks(limiter: Limiter, spineHurts: boolean, day: IsoDate, rules: ReadinessRules): Asks | null {
   const { kind, since, limits = '' } = limiter;
   if (kind === 'hip-replaced' || kind === 'knee-replaced') {
     const joint = kind === 'hip-replaced' ? 'hip' : 'knee';
     if (since && daysBetween(since, day) <= rules.newJointDays)
-      return { text: `${joint} replaced in the last three months`, askFirst: 'operation' };
-    return limits === '' ? { text: `${joint} replaced, its limits not known`, askFirst: 'disease' } : null;
+      return ask(`${joint} replaced in the last three months`, 'operation');
+    const old = since && daysBetween(lastDayOf(since), day) > rules.oldJointDays;
+    return limits === '' && !old ? ask(`${joint} replaced under a year ago, its limits not known`, 'disease') : null;
   }
   if (kind === 'recent-surgery')
-    return {
-      text: limiter.ofTheEye ? 'eye surgery in the last 4 weeks' : 'surgery in the last 12 weeks',
-      askFirst: 'operation',
-    };
-  if (kind === 'spine-fracture') return { text: 'a spine fracture, or over 4 cm of height lost', askFirst: 'disease' };
-  if (kind === 'fragile-bone' && spineHurts) return { text: 'fragile bone, and the back hurts', askFirst: 'disease' };
+    return ask(limiter.ofTheEye ? 'eye surgery in the last 4 weeks' : 'surgery in the last 12 weeks', 'operation');
+  if (kind === 'spine-fracture' || kind === 'height-lost') {
+    const text = 'a spine fracture, or over 4 cm of height lost';
+    return spineHurts ? ask(`${text}, and the back hurts`, 'disease') : { text, outcome: 'ready-with-care' };
+  }
+  if (kind === 'fragile-bone' && spineHurts) return ask('fragile bone, and the back hurts', 'disease');
+  const { from, days } = rules.newBackPain;
+  if (kind === 'back-pain' && (limiter.pain ?? 10) >= from && (!since || daysBetween(lastDayOf(since), day) <= days))
+    return ask(`back pain of ${from} and over, newer than six weeks`, 'operation');
   return null;
 }
 
@@ -286,7 +295,12 @@ function fallReasons(entries: readonly Entry[], day: IsoDate, rules: ReadinessRu
 }
 
 /** The check of the day decides for its day; what must not be left at that is asked about from the next day on. */
-function dayReasons(entries: readonly Entry[], day: IsoDate, rules: ReadinessRules): ReadinessReason[] {
+function dayReasons(
+  entries: readonly Entry[],
+  limiters: readonly Limiter[],
+  day: IsoDate,
+  rules: ReadinessRules,
+): ReadinessReason[] {
   const checks = ofKind(entries, 'day-check');
   const newestToday = checks.findLast((c) => c.on === day);
   const earlier = checks.filter((c) => c.on < day);
@@ -302,7 +316,7 @@ function dayReasons(entries: readonly Entry[], day: IsoDate, rules: ReadinessRul
             since: day,
             source,
           })),
-        ...pulseReasons(newestToday, rules),
+        ...pulseReasons(newestToday, isDizzy(newestToday, limiters), rules),
       ]
     : [];
   const after = earlier.flatMap((check) =>
@@ -320,13 +334,36 @@ function dayReasons(entries: readonly Entry[], day: IsoDate, rules: ReadinessRul
   return [...today, ...after];
 }
 
-function pulseReasons({ on, content }: EntryOf<'day-check'>, rules: ReadinessRules): ReadinessReason[] {
+const isDizzy = ({ content }: EntryOf<'day-check'>, limiters: readonly Limiter[]): boolean =>
+  content.signs.includes('dizzy') || limiters.some((l) => l.kind === 'dizziness' && !l.unasked);
+
+function pulseReasons({ on, content }: EntryOf<'day-check'>, dizzy: boolean, rules: ReadinessRules): ReadinessReason[] {
   const reasons: ReadinessReason[] = [];
   const not = (id: string, text: string, nextStep: string) =>
     reasons.push({ id, outcome: 'not-today', text, nextStep, since: on, source: rules.source });
   if (content.pulse !== null && content.pulse > rules.pulseOver)
     not('day:pulse', `resting pulse ${content.pulse}, over ${rules.pulseOver}`, 'Rest; see their own doctor.');
+  const slow = rules.pulseUnder[dizzy ? 'dizzy' : 'always'];
+  if (content.pulse !== null && content.pulse < slow)
+    not(
+      'day:pulse',
+      `resting pulse ${content.pulse}, under ${slow}${dizzy ? ' and dizzy' : ''}`,
+      'Nothing more today. See their own doctor.',
+    );
+  if (content.pulse !== null && content.pulse >= rules.pulseAgainFrom && content.pulse <= rules.pulseOver)
+    reasons.push({
+      ...{ id: 'day:pulse-again', outcome: 'ready-with-care', since: on, source: rules.source },
+      text: `resting pulse ${content.pulse}`,
+      nextStep: 'Take it again after five seated minutes; tell their doctor.',
+    });
   const last = content.pressures.at(-1);
+  const low = rules.systolicUnder[dizzy ? 'dizzy' : 'always'];
+  if (last && last.systolic < low)
+    not(
+      'day:pressure-low',
+      `pressure ${last.systolic}/${last.diastolic}, under ${low}${dizzy ? ' and dizzy' : ''}`,
+      'Nothing more today. Seat them; see their own doctor.',
+    );
   const row = last && rules.pressures.find((p) => last.systolic >= p.systolic || last.diastolic >= p.diastolic);
   if (last && row)
     not(

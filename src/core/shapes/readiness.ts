@@ -31,11 +31,22 @@ export interface PressureRule {
   readonly nextStep: string;
 }
 
+/** A lower limit, and the one of somebody who is dizzy. */
+export interface Low {
+  readonly always: number;
+  readonly dizzy: number;
+}
+
 /** Everything the readiness rules need besides the record; data from the catalogue. */
 export interface ReadinessRules {
   readonly questions: readonly ReadinessQuestion[];
   readonly signs: readonly DaySignRow[];
   readonly pulseOver: number;
+  /** From here on it is taken again after five seated minutes, and their doctor told. */
+  readonly pulseAgainFrom: number;
+  /** Too low, and too low for somebody who is dizzy; the same of the upper pressure. */
+  readonly pulseUnder: Low;
+  readonly systolicUnder: Low;
   /** From the highest down. */
   readonly pressures: readonly PressureRule[];
   readonly secondReadingAfterS: number;
@@ -46,6 +57,10 @@ export interface ReadinessRules {
   readonly surgeryDays: number;
   readonly eyeSurgeryDays: number;
   readonly newJointDays: number;
+  /** A joint replaced longer ago without limits anybody set is ready; its own rules hold. */
+  readonly oldJointDays: number;
+  /** Back pain from here on, for so many days or nobody knows since when, is asked about as a fracture. */
+  readonly newBackPain: { readonly from: number; readonly days: number };
   readonly fallsForCare: number;
   /** The limiters that a part of the intake tells of. */
   readonly told: Readonly<Partial<Record<IntakeSection, readonly LimiterKind[]>>>;
