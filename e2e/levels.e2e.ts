@@ -106,3 +106,18 @@ test('beside the yes stands what was and what it becomes; the old one is kept on
   expect((body as { levelsInForce: string[] }).levelsInForce[0]).toMatch(/^S4/);
   expect(faults).toEqual([]);
 });
+
+test('a rung seen clean twice is ticked with its day, and taken back', async () => {
+  const id = await addReadyTo(hall, 'Selma Seen', today);
+  await sat(id, today, 9);
+  const { page, faults } = await openLevels(id);
+  await page.keyboard.press('c');
+  await says(page, '[data-testid=confirmed]', 'Confirmed');
+  const seen = '[data-testid=seen-clean]';
+  await page.waitForSelector(seen);
+  await press(page, 'Seen clean in two classes');
+  await says(page, seen, 'Seen clean twice, noted on 2 Mar 2026.');
+  await press(page, 'Take it back');
+  await says(page, seen, 'Seen clean in two classes');
+  expect(faults).toEqual([]);
+});
