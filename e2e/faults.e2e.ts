@@ -131,6 +131,34 @@ test('somebody held on another tablet is not started here: the server is asked b
   await page.close();
 });
 
+test('a sign that asks for help stays for the day, whatever a later check says, and goes only as a mistake with a word why', async () => {
+  const id = await addReady('Signe Signed');
+  const { page, faults } = await watchedPage(hall.browser, hall.server.url);
+  await open(page, `/test?person=${id}`);
+  await page.waitForSelector('[data-testid=day-check]');
+  await settled(page);
+  await press(page, 'chest pain or pressure');
+  await press(page, 'Save the check');
+  await says(page, 'main', 'Not today: chest pain or pressure');
+  await press(page, 'Do the check of today again');
+  await page.waitForSelector('[data-testid=day-check]');
+  await settled(page);
+  await page.keyboard.press('w');
+  await says(page, 'main', 'Not today: chest pain or pressure');
+  await press(page, 'Ticked by mistake');
+  await page.waitForSelector('form input');
+  expect(await page.$eval('form button[type=submit]', (b) => (b as HTMLButtonElement).disabled)).toBe(true);
+  await page.type('form input', 'meant the line below');
+  await press(page, 'Take it back');
+  await says(page, 'main', 'Put up');
+  await until(async () => {
+    const { body } = await send(hall, 'GET', `/api/v1/people/${id}`);
+    return (body as { readiness: { outcome: string } }).readiness.outcome === 'ready';
+  });
+  expect(faults).toEqual([]);
+  await page.close();
+});
+
 test('two browsers on one person: what each noted is there once, and the confirmation of one is told to the other', async () => {
   const id = await addReady('Tessa Twice');
   const contexts = await Promise.all([hall.browser, await hall.browser.createBrowserContext()].map((b) => b.newPage()));

@@ -13,6 +13,7 @@ import {
   type QuestionId,
 } from '../shapes/intake';
 import { daysLeft, knownOn, painsToAsk } from './known';
+import { checksThatStay } from './readiness';
 import { branchOf } from './screening';
 
 const day = '2026-03-02';
@@ -256,6 +257,15 @@ describe('the check of the day', () => {
     expect(outcome([screening(), check({ signs: ['no-food'] }), check()])).toBe('ready');
     expect(outcome([screening(), check({ signs: ['ill'] })], undefined, addDays(day, 1))).toBe('ready');
     expect(outcome([screening(), check({ signs: ['chest'] })], undefined, addDays(day, 1))).toBe('ask-first');
+  });
+  test('a sign that asks for help stays for the day whatever a later check says; taken back as a mistake it is gone', () => {
+    const chest = check({ signs: ['chest'] });
+    expect(outcome([screening(), chest, check()])).toBe('not-today');
+    expect(checksThatStay([chest, check({ signs: ['ill'] })], day, rules)).toEqual([
+      { entryId: chest.id, why: 'chest pain or pressure' },
+    ]);
+    const back = entry({ kind: 'withdrawn', entryId: chest.id, reason: 'the wrong line was ticked' });
+    expect(outcome([screening(), chest, check(), back])).toBe('ready');
   });
   test('an incident ends the day, and asks afterwards', () => {
     const down = entry({

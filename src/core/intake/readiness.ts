@@ -1,6 +1,14 @@
 import { addDays, daysBetween } from '../math/days';
 import { readinessOutcomes, type AskFirstKind, type IsoDate, type Limiter, type Readiness } from '../shapes/facts';
-import { questionIds, type Entry, type EntryOf, type Intake, type Joint, type QuestionId } from '../shapes/intake';
+import {
+  questionIds,
+  type DaySign,
+  type Entry,
+  type EntryOf,
+  type Intake,
+  type Joint,
+  type QuestionId,
+} from '../shapes/intake';
 import type { ReadinessAnswer, ReadinessReason, ReadinessRules } from '../shapes/readiness';
 import { inOrder, momentOf, ofKind } from './entries';
 import { lastDayOf } from './inForce';
@@ -294,6 +302,25 @@ function fallReasons(entries: readonly Entry[], day: IsoDate, rules: ReadinessRu
   return [...asks, { id: 'falls', outcome: 'ready-with-care', text, nextStep, since, source: rules.source }];
 }
 
+/** Signs of any check of the day that ask for help: a later check does not undo them. */
+const lastingSigns = (checks: readonly EntryOf<'day-check'>[], day: IsoDate, rules: ReadinessRules): DaySign[] =>
+  checks.filter((c) => c.on === day).flatMap((c) => c.content.signs.filter((id) => asksForHelp(id, rules)));
+
+const asksForHelp = (id: DaySign, { signs }: ReadinessRules): boolean =>
+  signs.some((s) => s.id === id && s.thenAskFirst);
+
+/** The checks of a day with a sign that stays: each can only be taken back as ticked by mistake, with a word why. */
+export function checksThatStay(
+  entries: readonly Entry[],
+  day: IsoDate,
+  rules: ReadinessRules,
+): readonly { readonly entryId: string; readonly why: string }[] {
+  return ofKind(entries, 'day-check').flatMap(({ id, on, content }) => {
+    const asks = rules.signs.filter((s) => s.thenAskFirst && content.signs.includes(s.id));
+    return on === day && asks.length > 0 ? [{ entryId: id, why: asks.map((s) => s.why).join(', ') }] : [];
+  });
+}
+
 /** The check of the day decides for its day; what must not be left at that is asked about from the next day on. */
 function dayReasons(
   entries: readonly Entry[],
@@ -303,11 +330,12 @@ function dayReasons(
 ): ReadinessReason[] {
   const checks = ofKind(entries, 'day-check');
   const newestToday = checks.findLast((c) => c.on === day);
+  const signs = newestToday ? [...newestToday.content.signs, ...lastingSigns(checks, day, rules)] : [];
   const earlier = checks.filter((c) => c.on < day);
   const today = newestToday
     ? [
         ...rules.signs
-          .filter((s) => newestToday.content.signs.includes(s.id))
+          .filter((s) => signs.includes(s.id))
           .map(({ id, outcome, why, nextStep, source }) => ({
             id: `day:${id}`,
             outcome,

@@ -7,6 +7,7 @@ import { HazardMark } from '../drawing/hazardMark';
 import { StateMark } from '../drawing/stateMark';
 import { stepHeightCm } from '../../core/intake/cupboard';
 import { lengthFigure, sentenceIn, unitsOf } from '../../core/math/units';
+import { useRules } from '../frame/rules';
 import { useUnits } from '../frame/units';
 import { useKeys } from '../frame/keys';
 import { Button, ButtonLink } from '../touch/button';
@@ -20,10 +21,12 @@ import type { Helper } from '../../core/shapes/helper';
 import { ownLaneReasons } from '../../core/intake/ownLane';
 import type { Known } from '../../core/intake/known';
 import type { Held } from '../../core/intake/mayStart';
+import { checksThatStay } from '../../core/intake/readiness';
+import type { EntryContent } from '../../core/shapes/intake';
 import { laneLetters } from './lanes';
 import type { SetUp, StationPerson } from './station';
 import { StationPlan } from '../drawing/stationPlan';
-import { Choice } from '../touch/field';
+import { Choice, TextBox } from '../touch/field';
 import { MeasureField } from '../touch/measureField';
 
 /** Somebody about to be tested, and what is known of them. */
@@ -39,6 +42,8 @@ interface Props {
   readonly asking: boolean;
   /** Opens the check of the day of somebody once more. */
   readonly checkAgain: (person: StationPerson) => void;
+  /** Takes back what was noted of somebody by mistake. */
+  readonly takeBack: (person: StationPerson, content: EntryContent) => void;
   readonly protocol: Protocol;
   readonly helpers: readonly Helper[];
   readonly emergencyNumber: string;
@@ -73,6 +78,7 @@ export function SetUpScreen({
   seated,
   asking,
   checkAgain,
+  takeBack,
   protocol,
   helpers,
   emergencyNumber,
@@ -142,6 +148,7 @@ export function SetUpScreen({
     go();
     return true;
   });
+  const { readiness } = useRules();
   const held = seated.filter((one) => one.held !== null);
   const minds = [
     ...new Set(
@@ -188,6 +195,13 @@ export function SetUpScreen({
               Do the check of today again
             </Button>
           )}
+          {checksThatStay(known.entries, known.dayCheck?.on ?? '', readiness).map(({ entryId, why: sign }) => (
+            <ByMistake
+              key={entryId}
+              sign={sign}
+              takeBack={(reason) => takeBack(person, { kind: 'withdrawn', entryId, reason })}
+            />
+          ))}
         </HeldBack>
       ))}
       {held.length === 0 && (
@@ -447,6 +461,41 @@ function Picked<V extends string>({
         ))}
       </Choice>
     </label>
+  );
+}
+
+/** A sign that asks for help is taken back only as ticked by mistake, with a word why. */
+function ByMistake({ sign, takeBack }: { sign: string; takeBack: (reason: string) => void }) {
+  const [open, setOpen] = useState(false);
+  const [why, setWhy] = useState('');
+  if (!open)
+    return (
+      <Button look="plain" onClick={() => setOpen(true)}>
+        Ticked by mistake
+      </Button>
+    );
+  const written = why.trim().length >= 3;
+  return (
+    <form
+      className="w-full"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (written) takeBack(why.trim());
+      }}
+    >
+      <label className="font-semibold">
+        “{sign}” was ticked by mistake, because
+        <TextBox
+          className="mt-1 block w-full max-w-xl"
+          maxLength={200}
+          value={why}
+          onChange={(e) => setWhy(e.target.value)}
+        />
+      </label>
+      <Button className="mt-2" type="submit" look="line" disabled={!written}>
+        Take it back
+      </Button>
+    </form>
   );
 }
 

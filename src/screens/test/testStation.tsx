@@ -245,6 +245,7 @@ export function TestStation({
           seated={seated}
           asking={asking}
           checkAgain={(person) => setCheckAgain(person.id)}
+          takeBack={(person, content) => void note(person, [content])}
           protocol={protocol}
           helpers={helpers}
           emergencyNumber={number}
