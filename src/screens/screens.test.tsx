@@ -138,6 +138,12 @@ describe('words on every screen of everybody', () => {
     expect(words).toContain('another seat (43 cm, then 50 cm)');
     expect(words).toContain('not like for like');
   });
+  test('the power of rising says in one sentence what became of it since the time before', () => {
+    const view = named('Odile Brandvoll');
+    expect(view.powerBefore?.on).toBe('2025-12-01');
+    const words = read(<ScoreStack view={view} printed={[]} today={today} />);
+    expect(words).toMatch(/They rise with (more|less) power than on 1 Dec \(\d\.\d\d W\/kg\); no published error\./);
+  });
   test('with the norm table left open both rows are told', () => {
     expect(read(scoreOf(named('Yvonne Caddick')))).toMatch(/women 65–69.*men 65–69/);
   });

@@ -40,6 +40,8 @@ export interface PersonOutline {
   /** Every test with a result, in the order of the stations. */
   readonly tests: readonly TestView[];
   readonly composites: Composites;
+  /** The power of rising by the same test the time before. */
+  readonly powerBefore: Composites['power'];
   /** The core test that speaks for them where one must; `null` where none was done. */
   readonly lead: TestView | null;
   /** Everything tried, oldest first, and within a day in the order in which it stands for it. */
@@ -145,6 +147,15 @@ export function describePerson(records: PersonRecords, hall: Hall, today: IsoDat
     lastTestedOn === null && decided.length === 0
       ? []
       : standingsOf(rules.levels.ladders, levels(), decided, lastTestedOn);
+  const compositesAt = (nth: number) =>
+    compositesOf(
+      rules.composites,
+      book.protocols,
+      tests.flatMap((t) => t.series[0]?.results[nth]?.result ?? []),
+      (day) => bodyOn(person, intake, day),
+    );
+  const composites = compositesAt(0);
+  const before = composites.power && compositesAt(1).power;
   const toRepeat = toRepeatOf(attempts);
   const path = pathOf({
     today,
@@ -169,12 +180,8 @@ export function describePerson(records: PersonRecords, hall: Hall, today: IsoDat
     ageYears: ageOn(person.birthDate, today),
     path,
     tests,
-    composites: compositesOf(
-      rules.composites,
-      book.protocols,
-      tests.flatMap((t) => t.series[0]?.results[0]?.result ?? []),
-      (day) => bodyOn(person, intake, day),
-    ),
+    composites,
+    powerBefore: before?.test === composites.power?.test ? before : null,
     lead: core[0] ?? null,
     attempts,
     lastTestedOn,

@@ -90,7 +90,7 @@ export function ScoreStack({ view, printed, today }: Props) {
             </tbody>
           </table>
           <OtherFigures view={view} printed={printed} />
-          <CompositeLines composites={view.composites} />
+          <CompositeLines composites={view.composites} before={view.powerBefore} />
           <p className="mt-3 text-sm text-ink-soft">
             Better is to the right. Thick: the middle half of the same sex and age. Box: mean and spread. Blue flag: the
             newest result, hollow the other side, pale the ones before. Blue bar: how far the result moves by itself (95
