@@ -96,18 +96,18 @@ export function Outcome({ lanes, protocol, emergencyNumber, again, checkAgain, n
           </Button>
         )}
         {people.length > 0 && (
-          <Button className="min-h-16 text-xl" hotkey="R" onClick={() => again(people)}>
+          <Button className="min-h-16 text-xl whitespace-normal!" hotkey="R" onClick={() => again(people)}>
             Repeat the test{many ? `: ${toRepeat.map((l) => l.short).join(', ')}` : ''}
           </Button>
         )}
         {following.length > 0 && (
           <Button
             look={many && done ? 'main' : 'line'}
-            className="min-h-16 text-xl"
+            className="min-h-16 text-xl whitespace-normal!"
             hotkey="N"
             onClick={() => again(following)}
           >
-            Next: {following.map((p) => p.name).join(' and ')}
+            Next: {following.map((p) => p.name).join(', ')}
           </Button>
         )}
         <Button
