@@ -140,11 +140,13 @@ test('a sign that asks for help stays for the day, whatever a later check says, 
   await press(page, 'chest pain or pressure');
   await press(page, 'Save the check');
   await says(page, 'main', 'Not today: chest pain or pressure');
+  await settled(page);
   await press(page, 'Do the check of today again');
   await page.waitForSelector('[data-testid=day-check]');
   await settled(page);
   await page.keyboard.press('w');
   await says(page, 'main', 'Not today: chest pain or pressure');
+  await settled(page);
   await press(page, 'Ticked by mistake');
   await page.waitForSelector('form input');
   expect(await page.$eval('form button[type=submit]', (b) => (b as HTMLButtonElement).disabled)).toBe(true);
