@@ -152,7 +152,8 @@ test('a sign that asks for help stays for the day, whatever a later check says, 
   expect(await page.$eval('form button[type=submit]', (b) => (b as HTMLButtonElement).disabled)).toBe(true);
   await page.type('form input', 'meant the line below');
   await press(page, 'Take it back');
-  await says(page, 'main', 'Put up');
+  // The check is made anew, with nothing ticked.
+  await wellToday(page);
   await until(async () => {
     const { body } = await send(hall, 'GET', `/api/v1/people/${id}`);
     return (body as { readiness: { outcome: string } }).readiness.outcome === 'ready';

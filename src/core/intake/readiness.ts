@@ -309,7 +309,7 @@ const lastingSigns = (checks: readonly EntryOf<'day-check'>[], day: IsoDate, rul
 const asksForHelp = (id: DaySign, { signs }: ReadinessRules): boolean =>
   signs.some((s) => s.id === id && s.thenAskFirst);
 
-/** The checks of a day with a sign that stays: each can only be taken back as ticked by mistake, with a word why. */
+/** The checks of a day with a sign that stays: they can only be taken back as ticked by mistake, with a word why. */
 export function checksThatStay(
   entries: readonly Entry[],
   day: IsoDate,

@@ -43,7 +43,7 @@ interface Props {
   /** Opens the check of the day of somebody once more. */
   readonly checkAgain: (person: StationPerson) => void;
   /** Takes back what was noted of somebody by mistake. */
-  readonly takeBack: (person: StationPerson, content: EntryContent) => void;
+  readonly takeBack: (person: StationPerson, contents: readonly EntryContent[]) => void;
   readonly protocol: Protocol;
   readonly helpers: readonly Helper[];
   readonly emergencyNumber: string;
@@ -195,13 +195,10 @@ export function SetUpScreen({
               Do the check of today again
             </Button>
           )}
-          {checksThatStay(known.entries, known.dayCheck?.on ?? '', readiness).map(({ entryId, why: sign }) => (
-            <ByMistake
-              key={entryId}
-              sign={sign}
-              takeBack={(reason) => takeBack(person, { kind: 'withdrawn', entryId, reason })}
-            />
-          ))}
+          <ByMistake
+            checks={checksThatStay(known.entries, known.dayCheck?.on ?? '', readiness)}
+            takeBack={(back) => takeBack(person, back)}
+          />
         </HeldBack>
       ))}
       {held.length === 0 && (
@@ -464,10 +461,19 @@ function Picked<V extends string>({
   );
 }
 
-/** A sign that asks for help is taken back only as ticked by mistake, with a word why. */
-function ByMistake({ sign, takeBack }: { sign: string; takeBack: (reason: string) => void }) {
+interface ByMistakeProps {
+  readonly checks: ReturnType<typeof checksThatStay>;
+  readonly takeBack: (contents: readonly EntryContent[]) => void;
+}
+
+/**
+ * A sign that asks for help is taken back only as ticked by mistake, with a word why, from every check of the day; then
+ * the check is made anew.
+ */
+function ByMistake({ checks, takeBack }: ByMistakeProps) {
   const [open, setOpen] = useState(false);
   const [why, setWhy] = useState('');
+  if (checks.length === 0) return null;
   if (!open)
     return (
       <Button look="plain" onClick={() => setOpen(true)}>
@@ -480,11 +486,12 @@ function ByMistake({ sign, takeBack }: { sign: string; takeBack: (reason: string
       className="w-full"
       onSubmit={(event) => {
         event.preventDefault();
-        if (written) takeBack(why.trim());
+        if (!written) return;
+        takeBack(checks.map(({ entryId }) => ({ kind: 'withdrawn', entryId, reason: why.trim() })));
       }}
     >
       <label className="font-semibold">
-        “{sign}” was ticked by mistake, because
+        “{[...new Set(checks.map((c) => c.why))].join(', ')}” was ticked by mistake, because
         <TextBox
           className="mt-1 block w-full max-w-xl"
           maxLength={200}

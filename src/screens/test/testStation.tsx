@@ -245,7 +245,7 @@ export function TestStation({
           seated={seated}
           asking={asking}
           checkAgain={(person) => setCheckAgain(person.id)}
-          takeBack={(person, content) => void note(person, [content])}
+          takeBack={(person, contents) => void note(person, contents)}
           protocol={protocol}
           helpers={helpers}
           emergencyNumber={number}
