@@ -149,7 +149,7 @@ test('a sign that asks for help stays for the day, whatever a later check says, 
   await settled(page);
   await press(page, 'Ticked by mistake');
   await page.waitForSelector('form input');
-  expect(await page.$eval('form button[type=submit]', (b) => (b).disabled)).toBe(true);
+  expect(await page.$eval('form button[type=submit]', (b) => b.disabled)).toBe(true);
   await page.type('form input', 'meant the line below');
   await press(page, 'Take it back');
   // The check is made anew, with nothing ticked.
