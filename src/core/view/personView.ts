@@ -138,15 +138,6 @@ export function describePerson(records: PersonRecords, hall: Hall, today: IsoDat
   const newest = rules.atOnceAgain.map((id) => ({ id, on: newestDay(tests.filter((t) => t.test === id)) }));
   const upset = newest.flatMap(({ on }) => (on === null ? [] : (upsetAfter(upsets, on) ?? []))).at(0) ?? null;
   const again = upset && newest.find(({ on }) => on === null || on < upset.on);
-  const due = lastTestedOn
-    ? retestDue(lastTestedOn, {
-        ...{ pastCutoff: toWatch > 0, readiness: readiness.outcome, steppedBack: isSteppedBack(decided), upset },
-      })
-    : null;
-  const standings =
-    lastTestedOn === null && decided.length === 0
-      ? []
-      : standingsOf(rules.levels.ladders, levels(), decided, lastTestedOn);
   const compositesAt = (nth: number) =>
     compositesOf(
       rules.composites,
@@ -156,6 +147,20 @@ export function describePerson(records: PersonRecords, hall: Hall, today: IsoDat
     );
   const composites = compositesAt(0);
   const before = composites.power && compositesAt(1).power;
+  const due = lastTestedOn
+    ? retestDue(lastTestedOn, {
+        ...{
+          pastCutoff: toWatch > 0 || composites.battery?.low === true,
+          readiness: readiness.outcome,
+          steppedBack: isSteppedBack(decided),
+          upset,
+        },
+      })
+    : null;
+  const standings =
+    lastTestedOn === null && decided.length === 0
+      ? []
+      : standingsOf(rules.levels.ladders, levels(), decided, lastTestedOn);
   const toRepeat = toRepeatOf(attempts);
   const path = pathOf({
     today,

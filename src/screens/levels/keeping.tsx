@@ -21,11 +21,17 @@ interface Keeping {
 }
 const KeepingContext = createContext<Keeping>({ kept: new Set(), keep: () => undefined });
 
-/** Which old levels stay when the others are confirmed, for the lines and the yes alike. */
-export function KeepingLevels({ children }: { children: ReactNode }) {
-  const [kept, setKept] = useState<ReadonlySet<Pattern>>(new Set());
+const none: ReadonlySet<Pattern> = new Set();
+
+/**
+ * Which old levels stay when the others are confirmed, for the lines and the yes alike.
+ * @param waiting the codes that wait: where they are others, nothing was chosen yet
+ */
+export function KeepingLevels({ waiting, children }: { waiting: string; children: ReactNode }) {
+  const [chosen, setChosen] = useState({ waiting, kept: none });
+  const kept = chosen.waiting === waiting ? chosen.kept : none;
   const keep = (pattern: Pattern, yes: boolean) =>
-    setKept((now) => new Set([...[...now].filter((p) => p !== pattern), ...(yes ? [pattern] : [])]));
+    setChosen({ waiting, kept: new Set([...[...kept].filter((p) => p !== pattern), ...(yes ? [pattern] : [])]) });
   return <KeepingContext value={{ kept, keep }}>{children}</KeepingContext>;
 }
 

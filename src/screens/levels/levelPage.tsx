@@ -96,7 +96,7 @@ export function LevelScreen({ view, rules, words, confirm, say, note }: Props) {
           </ButtonLink>
         </div>
       )}
-      <KeepingLevels key={waiting.map((l) => l.code).join()}>
+      <KeepingLevels waiting={waiting.map((l) => l.code).join()}>
         <LevelBays
           bays={bays}
           lines={<YesLines lines={linesOf(standings, ladders)} ladders={ladders.map((l) => l.pattern)} />}
