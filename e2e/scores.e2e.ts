@@ -80,14 +80,14 @@ test('a sheet down a group by keyboard, then the hall, a trend, both papers and 
 
   for (const [way, words] of [
     ['', 'Like most people my age.'],
-    ['?percent=1', 'about 25 in 100'],
+    ['?percent=1', 'As good as or better than about 25 of 100'],
     ['?for=clinician', '7:129-161, n = 82'],
   ] as const) {
     await page.goto(`${hall.server.url}/people/${ids[0] ?? ''}/report${way}`, { waitUntil: 'networkidle0' });
     await says(page, 'article', way === '?for=clinician' ? 'Norms 2026' : words);
     await says(page, 'article', 'Fitness screening, not a diagnosis');
     for (const format of ['A4', 'Letter'] as const) expect(await pagesOf(page, format)).toBe('1');
-    if (way === '') expect(await textOf(page, 'article')).not.toContain('in 100');
+    if (way === '') expect(await textOf(page, 'article')).not.toContain('of 100');
     await says(page, 'main', 'The page is kept as printed.');
     await says(page, 'main', 'Handed out before');
   }
