@@ -67,7 +67,7 @@ async function countStands(
   await settled(page);
 }
 
-test('by keyboard alone: add a person, test, score, level, and 60 days later a second test and its change', async () => {
+test('by keyboard alone: add a person, test, score, level, and twelve weeks later a second test and its change', async () => {
   server = await startServer({ file, today: '2026-03-02' });
   let watched = await watchedPage(browser, server.url, atRealSpeed);
   let { page } = watched;
@@ -152,12 +152,12 @@ test('by keyboard alone: add a person, test, score, level, and 60 days later a s
   await page.keyboard.press('c');
   await says(page, '[data-testid=confirmed]', '2 Mar 2026');
   await page.keyboard.press('r');
-  await says(page, '[data-testid=due-on]', 'Monday, 27 April');
+  await says(page, '[data-testid=due-on]', 'Monday, 25 May');
   expect(watched.faults).toEqual([]);
   await page.close();
   await server.stop();
 
-  server = await startServer({ file, today: '2026-05-01' });
+  server = await startServer({ file, today: '2026-05-25' });
   watched = await watchedPage(browser, server.url);
   ({ page } = watched);
   await page.goto(personUrl.replace(/^http:\/\/[^/]+/, server.url), { waitUntil: 'networkidle0' });
