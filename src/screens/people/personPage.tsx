@@ -9,7 +9,7 @@ import { levelWords } from '../levels/levelWords';
 import { levelsShown, waitWords } from '../levels/levelsShown';
 import { Stool } from '../drawing/stool';
 import { leadOf, type Lead } from '../scores/lead';
-import { changeWords, ScoreRail, resultMark } from '../scores/rail';
+import { changeWords, ScoreRail, resultMark, shortly } from '../scores/rail';
 import { resultWords } from '../scores/testWords';
 import type { AttemptView, MovedAway } from '../../core/measure/attempt';
 import { ToDecide, type Correct } from './toDecide';
@@ -236,7 +236,7 @@ function Results({ lead: { protocol, results }, units }: { lead: Lead; units: Un
               )}
               <td data-head="Change">
                 <span>
-                  {words.verdict} <span className="text-sm text-ink-soft">{words.size}</span>
+                  {words.verdict} <span className="text-sm text-ink-soft">{shortly(words.size)}</span>
                   {scored.fromPaper && <span className="text-sm text-ink-soft"> · from paper</span>}
                 </span>
               </td>

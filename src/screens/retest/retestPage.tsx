@@ -1,7 +1,7 @@
 import { shortLengthWords, unitsOf } from '../../core/math/units';
 import { PersonHead, personHrefs } from '../people/personHead';
 import { leadOf } from '../scores/lead';
-import { changeWords, ScoreRail, resultMark } from '../scores/rail';
+import { changeWords, ScoreRail, resultMark, shortly } from '../scores/rail';
 import { resultWords } from '../scores/testWords';
 import type { PersonView } from '../../core/view/personView';
 import { ButtonLink } from '../touch/button';
@@ -102,7 +102,7 @@ export function RetestScreen({ view, today }: { view: PersonView; today: string 
                   <td data-head="Change">
                     <span>
                       <b>{changeWords(scored.change).verdict}</b>{' '}
-                      <span className="text-sm text-ink-soft">{changeWords(scored.change).size}</span>
+                      <span className="text-sm text-ink-soft">{shortly(changeWords(scored.change).size)}</span>
                     </span>
                   </td>
                 </tr>

@@ -175,4 +175,7 @@ export function changeWords(change: Change): { readonly verdict: string; readonl
   }
 }
 
+/** In a table of many only how much, or why nothing can be said; the rest stands on the page of the test. */
+export const shortly = (size: string): string => size.split(' · ')[0] ?? '';
+
 const noticedWords = (noticed: Noticed | null): string[] => (noticed ? [`people notice ${noticed.by}`] : []);
