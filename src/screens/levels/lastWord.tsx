@@ -198,15 +198,7 @@ function OnRung({ word, rung, keep }: { word: 'lower' | 'higher'; rung: RungToSe
         set={(kg) => setLoad(kg === 'null' ? null : Number(kg))}
       />
       {rung.passes.length > 0 && <p className="mt-2 text-sm">Your reason stands in for: {rung.passes.join('; ')}.</p>}
-      <label className="mt-2 block font-semibold">
-        {word === 'higher' ? 'Why (kept with it)' : 'Why, if you like'}
-        <TextBox
-          maxLength={200}
-          value={why}
-          onChange={(e) => setWhy(e.target.value)}
-          className="mt-1 block w-full font-normal"
-        />
-      </label>
+      <Why label={word === 'higher' ? 'Why (kept with it)' : 'Why, if you like'} why={why} write={setWhy} />
       <Button
         className="mt-3"
         onClick={() => keep({ word, rung: rung.rung, support, heightCm: height, dose, loadKg: load, why })}
@@ -258,18 +250,24 @@ function LeftOut({ keep }: { keep: SettingProps['keep'] }) {
   const [why, setWhy] = useState('');
   return (
     <div className="mt-2 border-l-8 border-wood bg-board p-3">
-      <label className="block font-semibold">
-        Why, if you like
-        <TextBox
-          maxLength={200}
-          value={why}
-          onChange={(e) => setWhy(e.target.value)}
-          className="mt-1 block w-full font-normal"
-        />
-      </label>
+      <Why label="Why, if you like" why={why} write={setWhy} />
       <Button className="mt-3" onClick={() => keep({ word: 'not-this', why })}>
         Leave this one out
       </Button>
     </div>
+  );
+}
+
+function Why({ label, why, write }: { label: string; why: string; write: (why: string) => void }) {
+  return (
+    <label className="mt-2 block font-semibold">
+      {label}
+      <TextBox
+        maxLength={200}
+        value={why}
+        onChange={(e) => write(e.target.value)}
+        className="mt-1 block w-full font-normal"
+      />
+    </label>
   );
 }
