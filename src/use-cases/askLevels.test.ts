@@ -141,3 +141,11 @@ describe('the instructor’s word', () => {
     expect(faultsOf(more).map((f) => f.path)).toEqual([path]);
   });
 });
+
+test('a ladder with no open rung is answered as closed, with what keeps each of its rungs', () => {
+  const answer = askLevels({ ...sent, results: [] }, today);
+  if (answer.kind !== 'answered') throw new Error('it was refused');
+  const { levels, closed } = answer.body as { levels: Sent[]; closed: Pick<Sent, 'pattern' | 'blockers'>[] };
+  expect([levels.map((l) => l.pattern), closed.map((c) => c.pattern)]).toEqual([['S', 'H', 'B'], ['L']]);
+  expect([...new Set(closed[0]?.blockers.map((b) => b.rung))]).toEqual([1, 2, 3, 4, 5, 6, 7, 8]);
+});
