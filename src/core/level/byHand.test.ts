@@ -62,7 +62,7 @@ describe('higher by hand', () => {
     expect(at.blockers.map((b) => b.fact)).toContain(fact);
     expect(levelOf(pattern, { ...facts, setByHand: [set(pattern, rung)] })?.rung ?? 0).toBeLessThan(rung);
   });
-  test('a new limiter takes it down, and an old result as any other', () => {
+  test('a new limiter takes it down, and an old result as it does everywhere', () => {
     const word = {
       ...nine,
       setByHand: [set('S', 7)],
