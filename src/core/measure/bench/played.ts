@@ -54,11 +54,14 @@ export class Played {
   private run(effect: Effect): void {
     const { lane } = effect;
     if (effect.kind === 'keep') {
+      if (effect.whole) {
+        this.heads.set(lane, { ...effect.whole, closed: false });
+        this.store.set(lane, [...effect.whole.events]);
+      }
       this.waiting.push({ lane, event: effect.event });
       if (!this.slow) this.comeBack();
     } else if (effect.kind === 'head') this.heads.set(lane, effect);
     else if (effect.kind === 'beat') this.heads.set(lane, { ...this.head(lane), beatWallMs: effect.wallMs });
-    else if (effect.kind === 'restore') this.store.set(lane, [...effect.events]);
     else if (effect.kind === 'send') this.sent.push(effect);
     else if (effect.kind === 'plan') this.planned.push(effect);
   }

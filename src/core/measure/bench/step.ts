@@ -14,6 +14,7 @@ import {
   type Lane,
   type Stepped,
   type Unplaced,
+  type Whole,
 } from './bench';
 
 /** From the first tone to go. */
@@ -234,22 +235,18 @@ function mark(lane: Lane, fresh: Fresh, by: EventBy, { tMs, wallMs }: Moment): D
   const event = { ...fresh, ...stamp } as Unplaced;
   const gone = first ? { goMs, goWallMs: wallMs, beatMs: tMs, beatWallMs: wallMs } : {};
   const now: Lane = { ...lane, ...gone, ...(sounds || first ? { toned: true } : {}) };
-  const before: Effect[] = [
-    ...(sounds ? [plan(now)] : []),
-    ...(first ? [head(now, false)] : []),
-    // What was sent may have been forgotten here: the whole of it is put back first.
-    ...(isOver(lane.trial.state) && lane.keeping === 'kept' ? putBack(now) : []),
-  ];
+  const before: Effect[] = [...(sounds ? [plan(now)] : []), ...(first ? [head(now, false)] : [])];
   if (lane.keeping !== 'kept') return then({ lane: now, effects: before }, (l) => take(l, placed(l, event)));
   return {
     lane: { ...now, pending: [...now.pending, event] },
-    effects: [...before, { lane: lane.key, kind: 'keep', event, safely: weighty(fresh.kind) }],
+    effects: [...before, { lane: lane.key, kind: 'keep', event, safely: weighty(fresh.kind), whole: wholeOf(now) }],
   };
 }
 
 const isMeasured = (kind: EventKind): boolean => kind === 'start' || (isTapped(kind) && kind !== 'caught');
 
-const putBack = (lane: Lane): Effect[] => [head(lane, false), { lane: lane.key, kind: 'restore', events: lane.events }];
+const wholeOf = ({ trial, goWallMs, beatWallMs, events }: Lane): Whole | null =>
+  isOver(trial.state) ? { goWallMs, beatWallMs, events } : null;
 
 const tenth = (ms: number): number => Math.round(ms * 10) / 10;
 

@@ -1,6 +1,6 @@
 import { thisPage } from './pages';
 import { Runner, type World } from './runner';
-import { beat, changeKept, keepAttempt, keepEvent, keepEvents } from './store';
+import { beat, changeKept, keepAttempt, keepEvent } from './store';
 import { sendAttempt } from './sending';
 import { Tones } from './tones';
 
@@ -13,7 +13,6 @@ const world: World = {
   keep: keepEvent,
   keepHead: keepAttempt,
   close: (key) => changeKept(key, { closed: true }),
-  restore: keepEvents,
   beat: (key, wallMs, safely) => beat(key, thisPage, wallMs, safely),
   send: (kept, { leaving, events }) => sendAttempt(kept, { leaving, ...(events ? { events } : {}) }),
   sound: {

@@ -47,7 +47,6 @@ function browser() {
       log.push('closed');
       return Promise.resolve();
     },
-    restore: () => Promise.resolve(),
     beat: () => Promise.resolve(is.mine),
     send: (_kept, { leaving, events: held }) => {
       log.push(`${leaving ? 'leaving' : 'sent'} ${held?.length ?? events.length}`);

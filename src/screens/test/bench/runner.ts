@@ -7,11 +7,12 @@ import {
   type Input,
   type Lane,
   type Unplaced,
+  type Whole,
 } from '../../../core/measure/bench/bench';
 import { step } from '../../../core/measure/bench/step';
 import type { AttemptEvent, EventBy } from '../../../core/shapes/attempt';
 import type { Protocol } from '../../../core/shapes/protocol';
-import type { KeptAttempt } from './store';
+import type { KeptAttempt, KeptWhole } from './store';
 import type { Sent } from './sending';
 
 /** What the effects of the bench need of a browser; a test plays one. */
@@ -19,10 +20,9 @@ export interface World {
   /** On the axis of the page, and on the wall, which runs on while a tablet sleeps. */
   readonly nowMs: () => number;
   readonly wallMs: () => number;
-  readonly keep: (key: string, event: Unplaced, safely: boolean) => Promise<AttemptEvent>;
+  readonly keep: (key: string, event: Unplaced, safely: boolean, whole: KeptWhole | null) => Promise<AttemptEvent>;
   readonly keepHead: (kept: KeptAttempt) => Promise<void>;
   readonly close: (key: string) => Promise<void>;
-  readonly restore: (key: string, events: readonly AttemptEvent[]) => Promise<void>;
   /** False where another page has taken it over. */
   readonly beat: (key: string, wallMs: number, safely: boolean) => Promise<boolean>;
   readonly send: (
@@ -42,6 +42,10 @@ export type Planned = Pick<Extract<Effect, { readonly kind: 'plan' }>, 'goMs' | 
 
 /** What a screen draws of a lane. */
 export type LaneShown = Pick<Lane, 'events' | 'trial' | 'now' | 'keeping' | 'lost' | 'goMs'>;
+
+const asRun = (kept: KeptAttempt, { goWallMs, beatWallMs }: Pick<Whole, 'goWallMs' | 'beatWallMs'>): KeptAttempt => ({
+  ...{ ...kept, goWallMs, beatWallMs, closed: false },
+});
 
 /** So often the page says that it is there. */
 const beatEveryMs = 250;
@@ -176,19 +180,15 @@ export class Runner {
     try {
       switch (effect.kind) {
         case 'keep': {
-          const placed = await this.world.keep(key, effect.event, effect.safely);
+          const { whole } = effect;
+          const again = whole && kept && { kept: asRun(kept, whole), events: whole.events };
+          const placed = await this.world.keep(key, effect.event, effect.safely, again ?? null);
           this.input({ kind: 'kept', lane: key, event: placed, ...this.moment() });
           return;
         }
         case 'head':
           if (effect.closed) await this.world.close(key);
-          else if (kept) {
-            const { goWallMs, beatWallMs } = effect;
-            await this.world.keepHead({ ...kept, goWallMs, beatWallMs, closed: false });
-          }
-          return;
-        case 'restore':
-          await this.world.restore(key, effect.events);
+          else if (kept) await this.world.keepHead(asRun(kept, effect));
           return;
         case 'beat': {
           const mine = await this.world.beat(key, effect.wallMs, effect.safely);

@@ -154,6 +154,17 @@ describe('an attempt on its way to the server', () => {
     expect(await keptEvents('attempt-1')).toHaveLength(4);
     expect((await keptAttempts())[0]).toMatchObject({ acknowledged: 3 });
   });
+  test('a correction after the end, with the answer at its heels, never stands alone', async () => {
+    const events = await keptEvents('attempt-1');
+    server(taken());
+    await sendAttempt(attempt());
+    expect(await keptEvents('attempt-1')).toEqual([]);
+    const strike = { ...rep(9), kind: 'strike', ofSeq: 2, reason: 'was none' } as const;
+    const placed = await keepEvent('attempt-1', strike, true, { kept: attempt({ closed: false }), events });
+    expect(placed.seq).toBe(3);
+    expect((await keptEvents('attempt-1')).map((e) => e.kind)).toEqual(['rep', 'rep', 'rep', 'strike']);
+    expect(await keptAttempts()).toMatchObject([{ clientKey: 'attempt-1', closed: false }]);
+  });
   test('one that still runs is sent and kept', async () => {
     await changeKept('attempt-1', { closed: false });
     server(taken());

@@ -39,6 +39,12 @@ export interface KeptAttempt {
   readonly refused: string | null;
 }
 
+/** An attempt with all its events. */
+export interface KeptWhole {
+  readonly kept: KeptAttempt;
+  readonly events: readonly AttemptEvent[];
+}
+
 /** Something noted of a person, as this browser keeps it until the server has it. */
 export interface KeptEntry {
   readonly key: string;
@@ -186,13 +192,27 @@ export async function claim(seen: KeptAttempt, page: string): Promise<boolean> {
  * Keeps an event at the end of its list; resolves when the browser says it has it, and only then may the screen show it
  * as counted. Its place is given here, in the transaction that adds it, so that no two ever take the same.
  * @param safely waits for the disk too: for start, stop and answers, of which there are few
+ * @param whole of an attempt that was over, which the answer to what was sent may forget at any moment: all of it is
+ *   there again in the same transaction, so that the event never stands alone
  */
-export async function keepEvent(clientKey: string, event: Unplaced, safely: boolean): Promise<AttemptEvent> {
+export async function keepEvent(
+  clientKey: string,
+  event: Unplaced,
+  safely: boolean,
+  whole: KeptWhole | null = null,
+): Promise<AttemptEvent> {
   return withStore(async (db) => {
-    const tx = db.transaction('events', 'readwrite', { durability: safely ? 'strict' : 'relaxed' });
-    const last = await tx.store.openKeyCursor(eventsOf(clientKey), 'prev');
+    const tx = db.transaction(whole ? ['attempts', 'events'] : ['events'], 'readwrite', {
+      durability: safely ? 'strict' : 'relaxed',
+    });
+    const events = tx.objectStore('events');
+    if (whole) {
+      await tx.objectStore('attempts').put(whole.kept);
+      for (const known of whole.events) await events.put({ ...known, clientKey });
+    }
+    const last = await events.openKeyCursor(eventsOf(clientKey), 'prev');
     const placed = { ...event, seq: (last?.key[1] ?? -1) + 1 } as AttemptEvent;
-    await tx.store.add({ ...placed, clientKey });
+    await events.add({ ...placed, clientKey });
     await tx.done;
     return placed;
   });
