@@ -29,7 +29,7 @@ export function noteOn(standing: Standing | undefined, waiting: readonly Level[]
 }
 
 /** The levels that wait, each beside the one before it. */
-export const linesOf = (standings: readonly Standing[], ladders: readonly Ladder[]): Line[] =>
+export const linesOf = (standings: readonly Standing[], ladders: readonly Ladder[], units: UnitSystem): Line[] =>
   standings.flatMap((standing): Line[] => {
     const waits = waitingLevel(standing);
     if (!waits) return [];
@@ -39,7 +39,7 @@ export const linesOf = (standings: readonly Standing[], ladders: readonly Ladder
         title: ladders.find((l) => l.pattern === standing.pattern)?.title ?? standing.pattern,
         was: standing.inForce?.level.code ?? null,
         becomes: waits.code,
-        over: standing.state === 'over' ? whyOver(standing) : [],
+        over: standing.state === 'over' ? whyOver(standing).map((text) => sentenceIn(text, units)) : [],
       },
     ];
   });

@@ -47,10 +47,13 @@ export function LevelScreen({ view, rules, words, confirm, say, note }: Props) {
     const standing = standings.find((s) => s.pattern === ladder.pattern);
     const ceiling = levels.levels.find((l) => l.pattern === ladder.pattern);
     // What somebody’s word holds under the rules stands on the bars, not what they could give.
-    const level = standing?.state === 'holds' && ceiling ? standing.inForce?.level : ceiling;
+    // With today's reasons where it is the same.
+    const held = standing?.state === 'holds' ? standing.inForce?.level : undefined;
+    const level = ceiling && held && held.code !== ceiling.code ? sentencesIn(held, units) : ceiling;
     const blockers = ceiling?.blockers ?? levels.closed.find((c) => c.pattern === ladder.pattern)?.blockers ?? [];
     const earlier = decided.flatMap((c) => (c.level.pattern === ladder.pattern ? [c.level.rung] : []));
     const word = wordProps(words, standing, ladder, units);
+    const lastWord = word && <LastWord key={word.seen} {...word} say={say} />;
     return {
       pattern: ladder.pattern,
       title: ladder.title,
@@ -58,7 +61,7 @@ export function LevelScreen({ view, rules, words, confirm, say, note }: Props) {
       bars: <WallBars ladder={ladder} level={level} blockers={blockers} earlier={earlier} tallest={tallest} />,
       detail: level ? (
         <Detail ladder={ladder} level={level} house={house} units={units}>
-          {word && <LastWord key={word.seen} {...word} say={say} />}
+          {lastWord}
           {trained.some((l) => l.pattern === ladder.pattern) && (
             <SeenClean
               pattern={ladder.pattern}
@@ -70,7 +73,10 @@ export function LevelScreen({ view, rules, words, confirm, say, note }: Props) {
         </Detail>
       ) : (
         <div className="grid gap-x-8 gap-y-4 lg:grid-cols-2">
-          <h2 className="py-1 text-lg font-bold">No rung is open here today.</h2>
+          <div>
+            <h2 className="py-1 text-lg font-bold">No rung is open here today.</h2>
+            {lastWord}
+          </div>
           {blockers.length > 0 && (
             <div>
               <NextRung from={0} blockers={blockers} ladder={ladder} />
@@ -99,7 +105,7 @@ export function LevelScreen({ view, rules, words, confirm, say, note }: Props) {
       <KeepingLevels waiting={waiting.map((l) => l.code).join()}>
         <LevelBays
           bays={bays}
-          lines={<YesLines lines={linesOf(standings, ladders)} ladders={ladders.map((l) => l.pattern)} />}
+          lines={<YesLines lines={linesOf(standings, ladders, units)} ladders={ladders.map((l) => l.pattern)} />}
           aside={
             <>
               {waiting.length > 0 ? (
