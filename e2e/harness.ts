@@ -6,6 +6,7 @@ import { join } from 'node:path';
 import SQLite from 'better-sqlite3';
 import puppeteer, { type Browser, type Page } from 'puppeteer-core';
 import { afterAll, beforeAll } from 'vitest';
+import { questionIds } from '../src/core/shapes/intake';
 
 export function freePort(): Promise<number> {
   return new Promise((found, failed) => {
@@ -310,6 +311,12 @@ export async function laneAt(page: Page, secondsGone: number): Promise<void> {
 export const noteOf = (hall: Hall, personId: string, on: string, content: object) =>
   send(hall, 'PUT', `/api/v1/entries/${crypto.randomUUID()}`, { personId, on, content });
 
+/** Every readiness question answered. */
+export const screened = (yes: readonly string[] = ['active']) => ({
+  kind: 'screening',
+  answers: Object.fromEntries(questionIds.map((id) => [id, yes.includes(id)])),
+});
+
 /** Somebody ready to be tested. */
 export async function addReadyTo(hall: Hall, name: string, on: string, more: object = {}): Promise<string> {
   const { body } = await send(hall, 'POST', '/api/v1/people', {
@@ -317,8 +324,7 @@ export async function addReadyTo(hall: Hall, name: string, on: string, more: obj
     ...more,
   });
   const id = String(body['id']);
-  const no = { disease: false, symptoms: false, uncontrolled: false, operation: false, changed: false, wasting: false };
-  await noteOf(hall, id, on, { kind: 'screening', answers: { active: true, ...no } });
+  await noteOf(hall, id, on, screened());
   return id;
 }
 

@@ -8,6 +8,7 @@ import {
   hallFor,
   laneAt,
   says,
+  screened,
   send,
   settled,
   startServer,
@@ -47,9 +48,7 @@ async function addPerson(name: string, yes: readonly string[] = ['active']): Pro
   });
   expect(added.status).toBe(201);
   const id = String(added.body['id']);
-  const questions = ['active', 'disease', 'symptoms', 'uncontrolled', 'operation', 'changed', 'wasting'];
-  const answers = Object.fromEntries(questions.map((q) => [q, yes.includes(q)]));
-  const entry = { personId: id, on: today, content: { kind: 'screening', answers } };
+  const entry = { personId: id, on: today, content: screened(yes) };
   expect((await send(hall, 'PUT', `/api/v1/entries/screening-${id}`, entry)).status).toBe(201);
   return id;
 }

@@ -1,7 +1,19 @@
 import SQLite from 'better-sqlite3';
 import type { Page } from 'puppeteer-core';
 import { beforeAll, expect, test } from 'vitest';
-import { hallFor, laneAt, says, settled, startServer, toTheLane, until, watchedPage, wellToday, fast } from './harness';
+import {
+  hallFor,
+  laneAt,
+  says,
+  screened,
+  settled,
+  startServer,
+  toTheLane,
+  until,
+  watchedPage,
+  wellToday,
+  fast,
+} from './harness';
 
 const today = '2026-03-02';
 const hall = hallFor(today);
@@ -21,7 +33,6 @@ function addPerson(name: string): string {
     contact: { name: '', phone: '' },
     clinician: { name: '', phone: '' },
   };
-  const no = { disease: false, symptoms: false, uncontrolled: false, operation: false, changed: false, wasting: false };
   db.prepare('insert into person (id, name, birth_date, norm_table, added_at) values (?, ?, ?, ?, ?)').run(
     id,
     name,
@@ -35,7 +46,7 @@ function addPerson(name: string): string {
     '2026-03-01',
     '2026-03-01',
     'screening',
-    JSON.stringify({ kind: 'screening', answers: { active: true, ...no } }),
+    JSON.stringify(screened()),
   );
   db.prepare('insert into intake values (?, ?, ?, ?, ?)').run(
     `intake-${name}`,

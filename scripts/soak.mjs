@@ -90,7 +90,9 @@ async function addPerson(name) {
     evenSo: true,
   };
   const { id } = await (await put('POST', '/api/v1/people', { name, ...body })).json();
-  const no = { disease: false, symptoms: false, uncontrolled: false, operation: false, changed: false, wasting: false };
+  const noTo =
+    'disease uncontrolled chest breath faint racing swelling calves tired told operation changed wasting'.split(' ');
+  const no = Object.fromEntries(noTo.map((id) => [id, false]));
   const content = { kind: 'screening', answers: { active: true, ...no } };
   await put('PUT', `/api/v1/entries/${randomUUID()}`, { personId: id, on: today, content });
   return { id, name };

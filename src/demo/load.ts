@@ -1,5 +1,6 @@
 import { existsSync, rmSync } from 'node:fs';
 import { pathToFileURL } from 'node:url';
+import { questionIds } from '../core/shapes/intake';
 import { saveGroup, withPeople } from '../use-cases/groups';
 import { isDemo, openRegister, type Register } from '../use-cases/openRegister';
 import { beDemo, changePlace } from '../use-cases/places';
@@ -45,7 +46,6 @@ export async function loadDemo(db: Register, today: string): Promise<void> {
 }
 
 const weekdays = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday'];
-const questions = ['active', 'disease', 'symptoms', 'uncontrolled', 'operation', 'changed', 'wasting'];
 
 async function loadPerson(
   db: Register,
@@ -70,7 +70,7 @@ async function loadPerson(
   };
   const usual = (yes: readonly string[]) => ({
     kind: 'screening',
-    answers: Object.fromEntries(questions.map((q) => [q, yes.includes(q)])),
+    answers: Object.fromEntries(questionIds.map((q) => [q, yes.includes(q)])),
   });
   // Everything in the order of the days, so that each level was confirmed on what was known by then.
   const story: { day: string; happens: () => Promise<unknown> }[] = [];

@@ -31,7 +31,7 @@ const contents = (today: string): Readonly<Record<string, Schema>> => ({
   fall: exactly({ kind: kind('fall'), ...fallFields(today).fields }),
   screening: exactly({
     kind: kind('screening'),
-    answers: exactly(Object.fromEntries(questionIds.map((id) => [id, yesNo()]))).required('is needed'),
+    answers: exactly(Object.fromEntries([...questionIds, 'symptoms'].map((id) => [id, yesNo()]))).required('is needed'),
   }),
   'carried-over': exactly({
     kind: kind('carried-over'),

@@ -1,5 +1,5 @@
 import type { InferType } from 'yup';
-import { exactly, numberIn, wholeIn } from './building';
+import { exactly, numberIn, wholeIn, yesNo } from './building';
 
 /** The house rules a hall can set for itself; all else of them is as shipped. */
 export const houseForm = exactly({
@@ -7,6 +7,7 @@ export const houseForm = exactly({
   oldAfterWeeks: wholeIn(4, 26, 'weeks').required('Write how many weeks.'),
   usualSeatCm: numberIn(38, 60, 'cm').required('Write the height of the seat.'),
   fallsForCare: wholeIn(1, 6, 'falls').required('Write how many falls.'),
+  lightWhileAsking: yesNo().required('Answer yes or no.'),
 });
 
 export type HouseForm = InferType<typeof houseForm>;

@@ -13,7 +13,8 @@ export function entryLine(content: EntryContent, { readiness }: RuleBook): strin
     case 'fall':
       return `a fall on ${dayWords(content.fellOn)}${content.hurt ? ', hurt' : ''}${content.lookedAt ? ', looked at' : ''}`;
     case 'screening': {
-      const yes = readiness.questions.filter((q) => content.answers[q.id] === true).map((q) => q.why);
+      const rows = [...readiness.questions, readiness.symptomsAtOnce];
+      const yes = rows.filter((q) => content.answers[q.id] === true).map((q) => q.why);
       return `readiness questions: ${yes.length === 0 ? 'all no' : yes.join('; ')}`;
     }
     case 'carried-over':

@@ -2,6 +2,7 @@ import { copyFileSync, existsSync, mkdtempSync, readFileSync, rmSync } from 'nod
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, test } from 'vitest';
+import { questionIds } from '../core/shapes/intake';
 import { openRegister, type Register } from '../database/connection';
 import { loadDemo } from '../demo/load';
 import { lookForDoubles } from './doubles';
@@ -54,15 +55,7 @@ const paper = (personId: string, stands: number, more: object = {}, testedOn = t
 const waiting = (id: string) => codesWaiting(deskOf(db, today), id);
 const names = async (question: object) =>
   (await askRegister(deskOf(db, today), { ...wholeRegister, ...question })).lines.map((l) => l.name);
-const well = {
-  active: true,
-  disease: false,
-  symptoms: false,
-  uncontrolled: false,
-  operation: false,
-  changed: false,
-  wasting: false,
-};
+const well = Object.fromEntries(questionIds.map((id) => [id, id === 'active']));
 
 describe('finding somebody', () => {
   // Made once; each test works on a copy of its own.

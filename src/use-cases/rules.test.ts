@@ -3,6 +3,8 @@ import { openRegister, type Register } from '../database/connection';
 import { deskOf } from './desk';
 import { allLines } from './everybody';
 import { changeHouse, readRules, shippedHouse } from './rules';
+import { questionIds } from '../core/shapes/intake';
+import { noteToday } from './saveEntry';
 import { addPerson, addWalkIn, emptyPersonForm } from './savePerson';
 import { readPerson } from './readPeople';
 import { readRecord } from './readRecords';
@@ -42,6 +44,21 @@ describe('the house rules of a hall', () => {
     expect((await house()).house).toMatchObject({ firstClasses: 3, fallsForCare: 1 });
     const clash = await changeHouse(desk(), { ...shippedHouse, firstClasses: 4 }, shippedHouse);
     expect(clash).toMatchObject({ kind: 'changed', clashes: [{ path: ['firstClasses'], mine: 4, theirs: 3 }] });
+  });
+  test('falls for care reach the questions too, and light work while a disease is asked about reaches the levels', async () => {
+    const form = { ...emptyPersonForm, name: 'Ada', birthDate: '1948-11-02', normTable: 'female' as const };
+    const added = await addPerson(desk(), form);
+    if (added.kind !== 'saved') throw new Error(added.kind);
+    const answers = Object.fromEntries(questionIds.map((id) => [id, id === 'disease']));
+    expect(await noteToday(desk(), added.id, { kind: 'screening', answers }, 'questions-1')).toMatchObject({
+      kind: 'created',
+    });
+    const open = async () =>
+      (await readPerson(desk(), added.id))?.levels.levels.map((l) => `${l.pattern}${l.rung}`).join(' ');
+    const before = await open();
+    await changeHouse(desk(), { ...shippedHouse, fallsForCare: 3, lightWhileAsking: true });
+    expect((await readRules(desk())).readiness.fallsForCare).toBe(3);
+    expect([before, await open()]).toEqual(['S1 B1', 'S1 H1 B1']);
   });
   test('a change reaches everybody in the register at once', async () => {
     const form = { ...emptyPersonForm, name: 'Ada', birthDate: '1948-11-02', normTable: 'female' as const };

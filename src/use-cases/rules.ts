@@ -21,14 +21,22 @@ export const withHouse = (book: RuleBook, own: Partial<HouseRules>): RuleBook =>
     version: `${book.levels.version}, house rules of this hall`,
     house: { ...book.levels.house, ...own },
   },
+  readiness: { ...book.readiness, fallsForCare: own.fallsForCare ?? book.readiness.fallsForCare },
 });
 
 /** What a hall can set for itself, as its form shows it. */
-export const toHouseForm = ({ firstClasses, oldAfterDays, usualSeatCm, fallsForCare }: HouseRules): HouseForm => ({
+export const toHouseForm = ({
+  firstClasses,
+  oldAfterDays,
+  usualSeatCm,
+  fallsForCare,
+  lightWhileAsking,
+}: HouseRules): HouseForm => ({
   firstClasses,
   oldAfterWeeks: Math.round(oldAfterDays / 7),
   usualSeatCm,
   fallsForCare,
+  lightWhileAsking,
 });
 
 export const shippedHouse: HouseForm = toHouseForm(shippedRules.levels.house);
@@ -59,7 +67,7 @@ export async function changeHouse(desk: Desk, input: unknown, opened?: unknown):
     if (clashes.length > 0) return { kind: 'changed', theirs, merged, clashes };
     const { oldAfterWeeks, ...rest } = merged;
     const asked: Partial<HouseRules> = { ...rest, oldAfterDays: oldAfterWeeks * 7 };
-    const { firstClasses, oldAfterDays, usualSeatCm, fallsForCare, ...others } = own;
+    const { firstClasses, oldAfterDays, usualSeatCm, fallsForCare, lightWhileAsking, ...others } = own;
     const shipped: Readonly<Record<string, unknown>> = { ...shippedRules.levels.house };
     const different = Object.entries(asked).filter(([name, value]) => shipped[name] !== value);
     await saveHouseRules(trx.db, { ...others, ...Object.fromEntries(different) });

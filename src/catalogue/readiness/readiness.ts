@@ -1,34 +1,37 @@
+import type { symptomIds } from '../../core/shapes/intake';
 import type { DaySignRow, ReadinessQuestion, ReadinessRules } from '../../core/shapes/readiness';
+import { houseRules } from '../rules/house';
 import { sources } from '../sources';
 
-/** Seven questions, in the order they are asked. Own words; the weighing is the published one where it says so. */
+/** In the order they are read out. Own words; the weighing is the published one where it says so. */
 const questions: readonly ReadinessQuestion[] = [
   {
     id: 'active',
-    asks: 'On the move so that breathing quickens, half an hour, three days a week, for the last three months?',
+    asks: 'Active already: half an hour, three days a week, for the last three months?',
     role: 'active',
     why: 'active so far',
     source: sources.screening,
   },
   {
     id: 'disease',
-    asks: 'Did a doctor ever name a disease of the heart or vessels, the kidneys, or diabetes?',
+    asks: 'Has a doctor told you that you have heart disease (attack, stent, bypass, failure, valve, irregular heartbeat, pacemaker), a stroke or mini-stroke, narrowed leg arteries, kidney disease or diabetes? High blood pressure alone, treated and steady, is a no.',
     role: 'disease',
-    why: 'a known disease of heart or kidneys, or diabetes',
-    source: sources.screening,
-  },
-  {
-    id: 'symptoms',
-    asks: 'Lately: pressure or pain in the chest, breathless at little effort, faint, ankles swelling, heart stumbling or racing, or calves that hurt when walking and ease on stopping?',
-    role: 'symptom',
-    why: 'signs that the heart or lungs may complain',
+    why: 'a known disease of heart, vessels or kidneys, or diabetes',
     source: sources.screening,
   },
   {
     id: 'uncontrolled',
-    asks: 'Is the heart, blood pressure or diabetes out of hand at the moment, or are its drugs being changed?',
+    asks: 'Is the heart, blood pressure or diabetes out of hand at the moment, or are its tablets being changed?',
     role: 'asks-first',
     why: 'heart, blood pressure or diabetes not under control',
+    source: sources.practice,
+  },
+  ...symptoms(),
+  {
+    id: 'told',
+    asks: 'Has a doctor ever told you not to exercise, not to strain, or only under supervision (aneurysm, eye bleed, hernia)?',
+    role: 'asks-first',
+    why: 'told not to exercise or strain, or only under supervision',
     source: sources.practice,
   },
   {
@@ -53,6 +56,27 @@ const questions: readonly ReadinessQuestion[] = [
     source: sources.practice,
   },
 ];
+
+/** One key each, so that a yes says which. */
+function symptoms(): ReadinessQuestion[] {
+  const rows: readonly (readonly [(typeof symptomIds)[number], asks: string, why: string])[] = [
+    ['chest', 'pain or pressure in chest, jaw or arm?', 'pain or pressure in chest, jaw or arm'],
+    [
+      'breath',
+      'short of breath at little effort, lying flat, or so that it wakes you?',
+      'short of breath at little effort, lying flat or at night',
+    ],
+    ['faint', 'dizzy or faint?', 'dizzy or faint'],
+    ['racing', 'heart racing or stumbling?', 'heart racing or stumbling'],
+    ['swelling', 'ankles swelling?', 'ankles swelling'],
+    ['calves', 'calves that cramp when walking and ease when you stand?', 'calves that cramp when walking'],
+    ['tired', 'unusually tired by everyday things?', 'unusually tired by everyday things'],
+  ];
+  return rows.map(([id, asks, why], i) => ({
+    ...{ id, asks, why, role: 'symptom', source: sources.screening },
+    ...(i === 0 ? { lead: 'In the last month, at rest or moving:' } : {}),
+  }));
+}
 
 const doctor = 'Nothing more today. A licensed professional looks at it.';
 const stays = { outcome: 'not-today', thenAskFirst: false, source: sources.practice } as const;
@@ -107,6 +131,20 @@ const signs: readonly DaySignRow[] = [
 /** From the record to who may be tested. House numbers: common practice, no published source. */
 export const readinessRules: ReadinessRules = {
   questions,
+  symptomsAtOnce: {
+    id: 'symptoms',
+    asks: 'Today or in the last month: chest pain or pressure, faint, dizzy, breathless, fever or ill, new swelling or calf pain, a fall nobody has looked at?',
+    role: 'symptom',
+    why: 'signs that the heart or lungs may complain',
+    source: sources.screening,
+  },
+  meanwhile: {
+    symptoms: 'Meanwhile nothing: no test, no class.',
+    operation: 'Meanwhile only the seated squeeze and seated ankles; no pushing with the arms.',
+    disease: 'Meanwhile the seated push, square on the seat, the seated squeeze and seated ankles; no hold over 10 s.',
+    light:
+      'Meanwhile light work, as this hall has it: standing up with the hands, the seated bow, the squeeze and the bridge on a raised surface; no hold over 10 s.',
+  },
   signs,
   pulseOver: 120,
   pulseAgainFrom: 100,
@@ -126,7 +164,7 @@ export const readinessRules: ReadinessRules = {
   newJointDays: 92,
   oldJointDays: 365,
   newBackPain: { from: 6, days: 6 * 7 },
-  fallsForCare: 2,
+  fallsForCare: houseRules.fallsForCare,
   told: {
     bones: ['fragile-bone'],
     nerves: ['dizziness', 'numb-feet', 'neurological'],

@@ -12,6 +12,7 @@ export const houseRules: HouseRules = {
   firstClassesLeast: { S: 2, B: 2 },
   askFirstTop: { symptoms: {}, operation: { B: 1 }, disease: { S: 1, B: 1 } },
   lightTop: { S: 3, H: 1, B: 2 },
+  lightWhileAsking: false,
   askFirstHoldS: 10,
   missedWeeks: 3,
   oldRaiseCm: 5,

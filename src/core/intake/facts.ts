@@ -1,8 +1,9 @@
 import { ageOn } from '../math/age';
 import { askFirstKinds, plainFacts } from '../shapes/facts';
-import type { Body, Facts, IsoDate, RungConfirmed, SetByHand, TestResult } from '../shapes/facts';
+import type { AskFirstKind, Body, Facts, IsoDate, RungConfirmed, SetByHand, TestResult } from '../shapes/facts';
 import type { Intake } from '../shapes/intake';
 import type { Person, Place } from '../shapes/person';
+import type { ReadinessReason } from '../shapes/readiness';
 import { toKit } from './cupboard';
 import { ofKind } from './entries';
 import type { Known } from './known';
@@ -16,6 +17,11 @@ export function bodyOn(person: Person, intake: Intake, day: IsoDate): Body {
     massKg: intake.massKg,
   };
 }
+
+/** Why a professional is asked, the strictest of all reasons; as for symptoms where none says. */
+export const askFirstKindIn = (reasons: readonly ReadinessReason[]): AskFirstKind =>
+  askFirstKinds.find((kind) => reasons.some((r) => r.outcome === 'ask-first' && (r.askFirst ?? 'symptoms') === kind)) ??
+  'symptoms';
 
 /**
  * Everything the level engine reads, out of what was known on the day.
@@ -37,10 +43,7 @@ export function factsOf(
     testedOn: day,
     results,
     readiness: readiness.outcome,
-    askFirstKind:
-      askFirstKinds.find((kind) =>
-        readiness.reasons.some((r) => r.outcome === 'ask-first' && (r.askFirst ?? 'symptoms') === kind),
-      ) ?? 'symptoms',
+    askFirstKind: askFirstKindIn(readiness.reasons),
     // What healed keeps older tests from coming back to life.
     limiters: [...limiters, ...known.healed],
     falls12m: falls.length,

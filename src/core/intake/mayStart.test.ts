@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { limiterRows } from '../../catalogue/limiters/limiters';
 import { protocolById, protocols } from '../../catalogue/protocols';
 import type { Limiter } from '../shapes/facts';
-import type { Entry, EntryContent, PersonRecord } from '../shapes/intake';
+import { questionIds, type Entry, type EntryContent, type PersonRecord } from '../shapes/intake';
 import { shippedRules } from '../../catalogue/rules/book';
 import { heldByLimiters, heldByReadiness, mayStart } from './mayStart';
 
@@ -64,8 +64,8 @@ describe('whether a test may begin', () => {
   const entry = (content: EntryContent, on = today, personId = 'ada'): Entry => ({
     ...{ id: `${content.kind} ${on} ${personId}`, personId, on, savedAt: `${on}T10:00:00Z`, content },
   });
-  const answers = { active: true, disease: false, symptoms: false, uncontrolled: false, operation: false } as const;
-  const asked = entry({ kind: 'screening', answers: { ...answers, changed: false, wasting: false } }, '2026-01-01');
+  const answers = Object.fromEntries(questionIds.map((id) => [id, id === 'active']));
+  const asked = entry({ kind: 'screening', answers }, '2026-01-01');
   const checked = (signs: readonly 'dizzy'[] = [], on = today, personId = 'ada') =>
     entry({ kind: 'day-check', signs, pulse: null, pressures: [], skippedBecause: null }, on, personId);
   const ada = (...entries: Entry[]) => ({ id: 'ada', record: { intakes: [intake], entries } as PersonRecord });

@@ -7,11 +7,13 @@ import {
   daySigns,
   joints,
   questionIds,
+  symptomIds,
   type Entry,
   type EntryContent,
   type Intake,
   type QuestionId,
 } from '../shapes/intake';
+import { askFirstKindIn } from './facts';
 import { daysLeft, knownOn, painsToAsk } from './known';
 import { checksThatStay } from './readiness';
 import { branchOf } from './screening';
@@ -78,6 +80,14 @@ describe('the published screening logic, branch by branch (Riebe et al. 2015, Me
     const all = { ...answers(), ...said };
     expect(outcome([entry({ kind: 'screening', answers: all })])).toBe(wanted);
   });
+  test.each([...symptomIds, 'symptoms'] as const)('%s alone is a symptom, and says which', (id) => {
+    const { readiness } = known([entry({ kind: 'screening', answers: { ...answers('active'), [id]: true } })]);
+    expect(branchOf({ active: true, [id]: true })).toBe('symptoms');
+    expect(readiness.reasons.map((r) => [r.id, r.text])).toEqual([
+      [id, [...rules.questions, rules.symptomsAtOnce].find((q) => q.id === id)?.why],
+    ]);
+    expect(askFirstKindIn(readiness.reasons)).toBe('symptoms');
+  });
   test('inactive without disease: light to moderate; active with disease: moderate until asked', () => {
     expect(known([screening([])]).readiness.limits.join()).toMatch(/light to moderate/);
     expect(known([screening(['active', 'disease'])]).readiness.limits.join()).toMatch(/Moderate effort only/);
@@ -86,8 +96,20 @@ describe('the published screening logic, branch by branch (Riebe et al. 2015, Me
 });
 
 describe('ask first (common practice, no published source)', () => {
-  test.each(['uncontrolled', 'operation', 'changed', 'wasting'] as const)('%s', (id) => {
-    expect(outcome([screening(['active', id])])).toBe('ask-first');
+  test.each([
+    ['uncontrolled', 'symptoms'],
+    ['told', 'symptoms'],
+    ['operation', 'operation'],
+    ['changed', 'symptoms'],
+    ['wasting', 'symptoms'],
+  ] as const)('%s asks as for %s', (id, kind) => {
+    const { readiness } = known([screening(['active', id])]);
+    expect([readiness.outcome, askFirstKindIn(readiness.reasons)]).toEqual(['ask-first', kind]);
+  });
+  test('a known disease and not active asks as for a disease; of several the strictest', () => {
+    expect(askFirstKindIn(known([screening(['disease'])]).readiness.reasons)).toBe('disease');
+    expect(askFirstKindIn(known([screening(['disease', 'operation'])]).readiness.reasons)).toBe('operation');
+    expect(askFirstKindIn(known([screening(['disease', 'operation', 'racing'])]).readiness.reasons)).toBe('symptoms');
   });
   test.each<[string, Limiter, string]>([
     [
@@ -173,6 +195,16 @@ describe('the questions lapse', () => {
     expect(asked([put], addDays('2025-03-02', 366))).toBe('lapsed');
     expect(outcome([put], undefined, addDays('2025-03-02', 366))).toBe('ask-first');
     expect(daysLeft(known([put], undefined, addDays('2025-03-02', 360)), addDays('2025-03-02', 360))).toBe(6);
+  });
+  test('put in the words from before, or only the six of a walk-in, they hold no longer than their day, and it says why', () => {
+    const earlier = ['active', 'disease', 'symptoms', 'uncontrolled', 'operation', 'changed', 'wasting'] as const;
+    const put = (ids: readonly QuestionId[]) =>
+      entry({ kind: 'screening', answers: Object.fromEntries(ids.map((id) => [id, id === 'active'])) });
+    const next = (ids: readonly QuestionId[]) => known([put(ids)], undefined, addDays(day, 1)).readiness;
+    expect(asked([put(earlier)])).toBe('current');
+    expect(next(earlier)).toMatchObject({ asked: 'lapsed', outcome: 'ask-first' });
+    expect(next(earlier).reasons[0]?.text).toContain('Questions were added');
+    expect(next(['active', 'disease', 'symptoms', 'operation']).reasons[0]?.text).toContain('six questions');
   });
   const pain = (level: number, on: string) => entry({ kind: 'pain', joint: 'knee', side: 'L', level, since: null }, on);
   const put = () => screening(['active'], addDays(day, -30));

@@ -97,9 +97,11 @@ function askedState(
   const upset = upsetAfter(newest, intake, entries, notedSince, rules);
   if (upset) return { asked: 'lapsed', until: newest.on, why: `The readiness questions lapsed: ${upset}.` };
   if (day <= until) return { asked: 'current', until, why: '' };
-  const why = short
-    ? 'Only the six questions of a walk-in were put, for that day.'
-    : 'The readiness questions are over a year old.';
+  const why = !short
+    ? 'The readiness questions are over a year old.'
+    : answersOf(newest, 'wasting')
+      ? 'Questions were added since these were put: they hold no longer.'
+      : 'Only the six questions of a walk-in were put, for that day.';
   return { asked: 'lapsed', until, why };
 }
 

@@ -1,4 +1,4 @@
-import type { QuestionId } from '../shapes/intake';
+import { symptomIds, type QuestionId } from '../shapes/intake';
 import type { ReadinessReason, ReadinessRules } from '../shapes/readiness';
 
 export type Branch =
@@ -13,11 +13,15 @@ export type Branch =
  * @see rules.screeningSource (Riebe et al. 2015)
  */
 export function branchOf(answers: Partial<Record<QuestionId, boolean>>): Branch {
-  if (answers.symptoms ?? false) return 'symptoms';
+  if (symptomsOf(answers).length > 0) return 'symptoms';
   const active = answers.active ?? false;
   if (answers.disease ?? false) return active ? 'active, known disease' : 'inactive, known disease';
   return active ? 'active, no disease' : 'inactive, no disease';
 }
+
+/** The symptoms somebody said yes to, one at a time or in one breath. */
+const symptomsOf = (answers: Partial<Record<QuestionId, boolean>>): QuestionId[] =>
+  ([...symptomIds, 'symptoms'] as const).filter((id) => answers[id] === true);
 
 /** What the branch allows only so far, in words. */
 export const branchLimits: Readonly<Record<Branch, string | null>> = {
@@ -38,7 +42,8 @@ export function screeningReasons(
   rules: ReadinessRules,
 ): ReadinessReason[] {
   const branch = branchOf(answers);
-  const why = (id: QuestionId) => rules.questions.find((q) => q.id === id)?.why ?? id;
+  const rows = [...rules.questions, rules.symptomsAtOnce];
+  const why = (id: QuestionId) => rows.find((q) => q.id === id)?.why ?? id;
   const asks = (id: QuestionId, text: string, source: ReadinessReason['source']): ReadinessReason => ({
     id,
     outcome: 'ask-first',
@@ -50,7 +55,7 @@ export function screeningReasons(
   });
   const published =
     branch === 'symptoms'
-      ? [asks('symptoms', why('symptoms'), rules.screeningSource)]
+      ? symptomsOf(answers).map((id) => asks(id, why(id), rules.screeningSource))
       : branch === 'inactive, known disease'
         ? [asks('disease', `${why('disease')}, and not active so far`, rules.screeningSource)]
         : [];

@@ -45,16 +45,19 @@ export type Joint = (typeof joints)[number];
 /** Joints without a left and a right. */
 export const middleJoints: readonly Joint[] = ['neck', 'back'];
 
+export const symptomIds = ['chest', 'breath', 'faint', 'racing', 'swelling', 'calves', 'tired'] as const;
 export const questionIds = [
   'active',
   'disease',
-  'symptoms',
   'uncontrolled',
+  ...symptomIds,
+  'told',
   'operation',
   'changed',
   'wasting',
 ] as const;
-export type QuestionId = (typeof questionIds)[number];
+/** `symptoms`: all of them asked in one breath, of a walk-in, and of everybody before each was asked alone. */
+export type QuestionId = (typeof questionIds)[number] | 'symptoms';
 
 export const daySigns = [
   'chest',

@@ -240,6 +240,8 @@ export interface HouseRules {
   readonly askFirstTop: Readonly<Record<AskFirstKind, Partial<Record<Pattern, number>>>>;
   /** And by the line of the first classes, where the hall lets light work go on while a known disease is asked about. */
   readonly lightTop: Partial<Record<Pattern, number>>;
+  /** Whether the hall does. */
+  readonly lightWhileAsking: boolean;
   readonly askFirstHoldS: number;
   /** From so many weeks without a class on, one dial back and half the dose. */
   readonly missedWeeks: number;

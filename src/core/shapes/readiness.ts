@@ -5,6 +5,8 @@ import type { Source } from './norms';
 /** One of the readiness questions, in our own words. */
 export interface ReadinessQuestion {
   readonly id: QuestionId;
+  /** Said once before it and those after it that ask for the same. */
+  readonly lead?: string;
   readonly asks: string;
   /** What a yes means; `active` and `disease` are weighed together, see `core/intake/screening.ts`. */
   readonly role: 'active' | 'disease' | 'symptom' | 'asks-first';
@@ -40,6 +42,10 @@ export interface Low {
 /** Everything the readiness rules need besides the record; data from the catalogue. */
 export interface ReadinessRules {
   readonly questions: readonly ReadinessQuestion[];
+  /** Every symptom asked in one breath. */
+  readonly symptomsAtOnce: ReadinessQuestion;
+  /** What may go on while somebody is asked first, by what for; `light` where the hall lets light work go on. */
+  readonly meanwhile: Readonly<Record<AskFirstKind | 'light', string>>;
   readonly signs: readonly DaySignRow[];
   readonly pulseOver: number;
   /** From here on it is taken again after five seated minutes, and their doctor told. */

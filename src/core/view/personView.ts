@@ -213,17 +213,20 @@ const comparedOf = (tests: readonly TestView[]): Compared[] =>
   );
 
 /** Everything the level engine reads, from the records. */
-export function factsFrom(records: PersonRecords, { place }: Hall, day: IsoDate): Facts {
+export function factsFrom(records: PersonRecords, { place, rules }: Hall, day: IsoDate): Facts {
   const { person, known, attempts, decided, classesSince } = records;
-  return factsOf(
-    person,
-    known,
-    place,
-    attempts.map(toResult).filter((r) => r !== null),
-    saidBefore(decided),
-    day,
-    classesSince,
-  );
+  return {
+    ...factsOf(
+      person,
+      known,
+      place,
+      attempts.map(toResult).filter((r) => r !== null),
+      saidBefore(decided),
+      day,
+      classesSince,
+    ),
+    lightWhileAsking: rules.levels.house.lightWhileAsking,
+  };
 }
 
 /** The newest day on which one of these was tried. */

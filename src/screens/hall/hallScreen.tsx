@@ -207,6 +207,21 @@ function HousePart({ house, shipped, save }: { house: HouseForm; shipped: HouseF
             <p className="text-sm font-semibold text-stop empty:hidden">{faultAt(`/${name}`)}</p>
           </div>
         ))}
+        <div className="border-b border-rule py-1.5">
+          <label className="flex min-h-11 cursor-pointer items-center gap-3">
+            <TickBox
+              checked={shown.lightWhileAsking}
+              onChange={(event) => put({ lightWhileAsking: event.target.checked })}
+            />
+            light work while the letter is on its way
+            <span className="text-sm text-ink-soft">shipped: {shipped.lightWhileAsking ? 'on' : 'off'}</span>
+          </label>
+          <p className="pb-1 text-sm">
+            Only where a known disease is asked about, never symptoms or an operation. WHO 2020 finds clearance
+            unnecessary for light work; the published screening (Riebe et al. 2015) recommends it first. Both from
+            memory; local rules come first.
+          </p>
+        </div>
         <div className="py-1.5">
           <MeasureField
             label="Seat where none was written down"

@@ -4,7 +4,9 @@ import { useRules } from '../frame/rules';
 import { useEffect, useRef, useState } from 'react';
 import { knownOn } from '../../core/intake/known';
 import { clearanceAnswers, type ClearanceAnswer, type PersonRecord, type QuestionId } from '../../core/shapes/intake';
-import type { ReadinessAnswer } from '../../core/shapes/readiness';
+import { askFirstKindIn } from '../../core/intake/facts';
+import type { ReadinessAnswer, ReadinessQuestion } from '../../core/shapes/readiness';
+import type { RuleBook } from '../../core/shapes/rules';
 import { cautions } from '../../catalogue/cautions/cautions';
 import type { FieldError } from '../../schemas/parse';
 import { StateMark } from '../drawing/stateMark';
@@ -30,11 +32,12 @@ const answerWords: Readonly<Record<ClearanceAnswer, string>> = {
   'not-now': 'not for now',
 };
 
-/** Seven questions down the left, what follows from them on the right, changing with each answer. */
+/** The questions down the left, one key each; what follows from them on the right, changing with each answer. */
 export function ReadinessScreen({ personId, today, record, note }: Props) {
   const router = useRouter();
   const before = [...record.entries].reverse().find((e) => e.content.kind === 'screening')?.content;
-  const readinessRules = useRules().readiness;
+  const book = useRules();
+  const readinessRules = book.readiness;
   const known = knownOn(record, today, readinessRules);
   const current = known?.readiness.asked === 'current';
   const [answers, setAnswers] = useState<Partial<Record<QuestionId, boolean>>>(
@@ -91,14 +94,15 @@ export function ReadinessScreen({ personId, today, record, note }: Props) {
           </span>
         </h2>
         <ol ref={list}>
-          {questions.map((q, i) => (
-            <li key={q.id} className="border-b border-rule">
+          {questions.map((q) => (
+            <li key={q.id} className={isSymptom(q) ? 'border-b border-rule pl-4' : 'border-b border-rule'}>
+              {q.lead !== undefined && <p className="-ml-4 pt-2 font-bold">{q.lead}</p>}
               <div
                 id={`q-${q.id}`}
                 // Takes the letters while the eyes are on the person.
                 tabIndex={0}
                 role="group"
-                aria-label={`Question ${i + 1}`}
+                aria-label={q.asks}
                 onKeyDown={(event) => {
                   const letter = event.key.toLowerCase();
                   if (event.ctrlKey || event.metaKey || event.altKey || (letter !== 'y' && letter !== 'n')) return;
@@ -106,9 +110,8 @@ export function ReadinessScreen({ personId, today, record, note }: Props) {
                   event.stopPropagation();
                   answer(q.id, letter === 'y');
                 }}
-                className="grid grid-cols-[1.6rem_1fr_auto] items-center gap-x-2 py-1.5 focus:bg-board"
+                className="grid scroll-my-40 grid-cols-[1fr_auto] items-center gap-x-3 py-0.5 focus:bg-board"
               >
-                <span className="num text-ink-soft">{i + 1}</span>
                 <p>{q.asks}</p>
                 <div className="flex gap-2">
                   {([true, false] as const).map((yes) => (
@@ -116,9 +119,9 @@ export function ReadinessScreen({ personId, today, record, note }: Props) {
                       key={String(yes)}
                       type="button"
                       aria-pressed={answers[q.id] === yes}
-                      aria-label={`${yes ? 'Yes' : 'No'} to question ${i + 1}`}
+                      aria-label={`${yes ? 'Yes' : 'No'}: ${q.asks}`}
                       onClick={() => answer(q.id, yes)}
-                      className={`min-h-12 w-16 cursor-pointer rounded-md border-2 border-ink font-bold ${answers[q.id] === yes ? 'bg-ink text-board' : 'bg-board'}`}
+                      className={`min-h-11 w-16 cursor-pointer rounded-md border-2 border-ink font-bold ${answers[q.id] === yes ? 'bg-ink text-board' : 'bg-board'}`}
                     >
                       {yes ? 'yes' : 'no'}
                     </button>
@@ -147,7 +150,7 @@ export function ReadinessScreen({ personId, today, record, note }: Props) {
         </div>
       </section>
       <div className="space-y-6">
-        {tried && <Outcome answer={tried.readiness} />}
+        {tried && <Outcome answer={tried.readiness} meanwhile={meanwhileOf(tried.readiness, book)} />}
         {tried && tried.readiness.reasons.some((r) => r.outcome === 'ask-first' && r.id !== 'to-ask') && (
           <ButtonLink look="line" href={`/people/${personId}/note`} hard>
             Print the note to a professional
@@ -160,7 +163,16 @@ export function ReadinessScreen({ personId, today, record, note }: Props) {
   );
 }
 
-function Outcome({ answer }: { answer: ReadinessAnswer }) {
+const isSymptom = ({ role }: ReadinessQuestion): boolean => role === 'symptom';
+
+/** What may go on while a professional is asked; `null` where nobody is. */
+function meanwhileOf({ outcome, asked, reasons }: ReadinessAnswer, { readiness, levels }: RuleBook): string | null {
+  if (outcome !== 'ask-first' || (asked !== 'current' && reasons.every((r) => r.id === 'to-ask'))) return null;
+  const kind = askFirstKindIn(reasons);
+  return readiness.meanwhile[kind === 'disease' && levels.house.lightWhileAsking ? 'light' : kind];
+}
+
+function Outcome({ answer, meanwhile }: { answer: ReadinessAnswer; meanwhile: string | null }) {
   const { outcome, reasons, limits, until, asked } = answer;
   const state = stateOfReadiness(outcome, asked === 'current');
   return (
@@ -191,6 +203,11 @@ function Outcome({ answer }: { answer: ReadinessAnswer }) {
           </li>
         ))}
       </ul>
+      {meanwhile !== null && (
+        <p className="mt-2 font-semibold" data-testid="meanwhile">
+          {meanwhile}
+        </p>
+      )}
       {asked === 'current' && until && (
         <p className="mt-2">The questions hold until {dayWords(until)}, or until something happens.</p>
       )}

@@ -3,6 +3,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { walkInFalls, walkInForm, type WalkInForm } from '../../schemas/person';
 import { parse, type FieldError } from '../../schemas/parse';
+import { useRules } from '../frame/rules';
 import { StateMark } from '../drawing/stateMark';
 import { newClientKey } from '../test/bench/store';
 import { Button, ButtonLink } from '../touch/button';
@@ -25,10 +26,7 @@ const tables = [
 ] as const;
 
 const questions = [
-  [
-    'symptoms',
-    'Today or in the last month: chest pain or pressure, faint, dizzy, breathless, fever or ill, new swelling or calf pain, a fall nobody has looked at?',
-  ],
+  ['symptoms', null],
   ['disease', 'A disease of the heart or the kidneys, or diabetes?'],
   [
     'operation',
@@ -44,6 +42,7 @@ type Draft = { [K in keyof WalkInForm]?: WalkInForm[K] | null };
 /** Three turn up at minute eight: name, age, table, six questions, and they are in the line. */
 export function WalkInScreen({ today, save }: Props) {
   const router = useRouter();
+  const { symptomsAtOnce } = useRules().readiness;
   const [form, setForm] = useState<Draft>({ pains: [] });
   const [ageTyped, setAgeTyped] = useState('');
   const [faults, setFaults] = useState<readonly FieldError[]>([]);
@@ -128,10 +127,10 @@ export function WalkInScreen({ today, save }: Props) {
         </div>
       </div>
       <ol className="mt-4 max-w-5xl border-t-2 border-ink">
-        {questions.map(([id, asks], i) => (
+        {questions.map(([id, words], i) => (
           <li key={id} className="flex flex-wrap items-center gap-x-4 border-b border-rule py-1.5">
             <span className="num w-5 text-ink-soft">{i + 1}</span>
-            <p className="min-w-60 flex-1">{asks}</p>
+            <p className="min-w-60 flex-1">{words ?? symptomsAtOnce.asks}</p>
             <div className="flex gap-2" role="group" aria-label={`Question ${i + 1}`}>
               {([true, false] as const).map((yes) => (
                 <button
