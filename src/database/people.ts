@@ -178,9 +178,12 @@ export function toIntakeRow(
   };
 }
 
+/** What older intakes were not asked, as nobody thought that it was not so. */
+const askedSince = { followsTask: true, armsFree: true };
+
 function toIntake(row: Schema['intake']): NotedIntake {
   const facts = JSON.parse(row.facts_json) as Omit<Intake, 'notedOn'>;
-  return { ...facts, notedOn: row.noted_on, savedAt: row.saved_at };
+  return { ...askedSince, ...facts, notedOn: row.noted_on, savedAt: row.saved_at };
 }
 
 interface PersonRow {

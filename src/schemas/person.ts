@@ -1,7 +1,7 @@
 import { string, ValidationError, type InferType } from 'yup';
 import { ageOn } from '../core/math/age';
 import { isCalendarDay } from '../core/math/days';
-import { limiterKinds, walkingAids } from '../core/shapes/facts';
+import { limiterKinds, patterns, walkingAids } from '../core/shapes/facts';
 import { intakeSections, joints } from '../core/shapes/intake';
 import { words as written, exactly, listOf, numberIn, oneOf, typedDay, wholeIn, yesNo } from './building';
 import { bodyLimits } from './requests';
@@ -51,12 +51,17 @@ const limiter = (today: string) =>
     limits: string().max(300),
     writtenOn: pastDay(today).optional(),
     ofTheEye: yesNo(),
+    closes: listOf(oneOf(patterns).required(), patterns.length),
+    text: string().max(200, 'Keep it under 200 letters.'),
   }).test('in-writing', function (value) {
-    const { limitsLifted, limits = '', by = '', writtenOn } = value;
-    if (!limitsLifted && limits.trim() === '') return true;
+    const { kind, limitsLifted, limits = '', by = '', writtenOn, text = '' } = value;
+    const said = kind !== 'other' || text.trim().length >= 3;
+    if (said && !limitsLifted && limits.trim() === '') return true;
+    const written = limitsLifted || limits.trim() !== '';
     const faults = [
-      ...(by.trim().length < 2 ? [{ path: 'by', message: 'Write who gave it in writing.' }] : []),
-      ...(writtenOn ? [] : [{ path: 'writtenOn', message: 'Choose the day it was written.' }]),
+      ...(said ? [] : [{ path: 'text', message: 'Write what it is.' }]),
+      ...(written && by.trim().length < 2 ? [{ path: 'by', message: 'Write who gave it in writing.' }] : []),
+      ...(!written || writtenOn ? [] : [{ path: 'writtenOn', message: 'Choose the day it was written.' }]),
     ].map(({ path, message }) => this.createError({ path: `${this.path}.${path}`, message }));
     return faults.length === 0 || new ValidationError(faults);
   });
@@ -108,6 +113,8 @@ export const personForm = (today: string) =>
     aidIndoors: oneOf(walkingAids).required(),
     sitsUnsupported: yesNo().required(),
     heelDownAtTarget: yesNo().required(),
+    followsTask: yesNo().required(),
+    armsFree: yesNo().required(),
     classesSoFar: wholeIn(0, 5000, 'classes').required('Write how many, 0 for none.'),
     medicines: words(500),
     bloodThinners: yesNo().required(),

@@ -35,7 +35,7 @@ export const limiterWords: Readonly<Record<LimiterKind, string>> = {
   'knee-replaced': 'knee replaced',
   'hip-replaced': 'hip replaced',
   'fragile-bone': 'fragile bone',
-  'spine-fracture': 'spine fracture, or height lost',
+  'spine-fracture': 'spine fracture',
   dizziness: 'dizziness, known',
   'numb-feet': 'numb feet',
   'cannot-lie': 'cannot lie down',
@@ -45,6 +45,8 @@ export const limiterWords: Readonly<Record<LimiterKind, string>> = {
   'recent-surgery': 'surgery in the last 12 weeks',
   'height-lost': 'over 4 cm of height lost',
   'poor-sight': 'does not see well',
+  hearing: 'does not hear well',
+  lungs: 'lungs, oxygen or an inhaler',
   'lost-limb': 'a lost limb, or a brace',
   'blood-thinner': 'takes a blood thinner',
   other: 'something else',
@@ -52,7 +54,8 @@ export const limiterWords: Readonly<Record<LimiterKind, string>> = {
 
 export const isPain = (kind: LimiterKind): boolean => kind.endsWith('-pain');
 
-export function limiterLine({ kind, pain, side, unasked }: Limiter): string {
+export function limiterLine({ kind, pain, side, unasked, text = '' }: Limiter): string {
+  if (kind === 'other' && text !== '') return text;
   if (unasked) return `${limiterWords[kind]}?`;
   return `${sideWords(side ?? null)}${limiterWords[kind]}${isPain(kind) && pain != null ? ` ${pain}/10` : ''}`;
 }
@@ -116,7 +119,7 @@ export const sectionWords: Readonly<Record<IntakeSection, string>> = {
   'birth-date': 'birth date',
   body: 'height and mass',
   bones: 'bones',
-  nerves: 'dizziness, feet and nerves',
+  nerves: 'sight, dizziness, feet and nerves',
   floor: 'lying and kneeling',
   aids: 'walking aid',
   contacts: 'contact and clinician',

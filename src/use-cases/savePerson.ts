@@ -254,6 +254,8 @@ const emptyIntake: Omit<Intake, 'notedOn'> = {
   aidIndoors: 'none',
   sitsUnsupported: true,
   heelDownAtTarget: false,
+  followsTask: true,
+  armsFree: true,
   classesSoFar: 0,
   medicines: '',
   bloodThinners: false,
@@ -288,8 +290,8 @@ export function toPersonForm(person: Person, intake: Intake, pains: readonly Pai
     ...facts,
     limiters: limiters.map((l) => {
       const { kind, side = null, since = null, limitsLifted = false, ofTheEye = false } = l;
-      const { by = '', limits = '', writtenOn = null } = l;
-      return { kind, side, since, limitsLifted, by, limits, writtenOn, ofTheEye };
+      const { by = '', limits = '', writtenOn = null, closes = [], text = '' } = l;
+      return { kind, side, since, limitsLifted, by, limits, writtenOn, ofTheEye, closes: [...closes], text };
     }),
     toComplete: [...toComplete],
     pains: pains.map(({ joint, side, level, since }) => ({ joint, side, level, since, asked: false })),

@@ -33,6 +33,12 @@ export const cautions = {
   ],
   /** Where the hands hold on. */
   holding: 'A chair to hold has its seat to the wall: push down, never pull. Only a fixed rail may be pulled.',
+  /** What follows from an aid indoors. */
+  aidIndoors: 'An aid indoors: one step more support; no step back and return, no hop; an own spotter.',
+  walkerIndoors:
+    'A walker indoors: standing up from a raised seat is the last squat until eight stands, on a chair with arms where there is one; walker in front, brakes on.',
+  notShown: 'Does not follow a shown task yet: the line of the first classes stays.',
+  armsNotFree: 'No arm free to hold on: the line of the first classes stays.',
   always: [
     'A spotter within arm’s reach, on the side to bring along, for each person in a balance test.',
     'The chair to sit on has its back to the wall; the chair to hold has its seat to the wall.',

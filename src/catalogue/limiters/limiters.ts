@@ -244,6 +244,22 @@ export const limiterRows: readonly LimiterRow[] = [
     says: 'Does not see well: one step more support in a step stance and on one leg; nothing that travels.',
   },
   {
+    kind: 'hearing',
+    title: 'does not hear well',
+    closesTests: [],
+    closes: {},
+    changes: [],
+    says: 'Does not hear well: show it, stand where they see your face; the start is a raised hand.',
+  },
+  {
+    kind: 'lungs',
+    title: 'lungs, oxygen or an inhaler',
+    closesTests: [],
+    closes: {},
+    changes: [],
+    says: 'Lungs: inhaler or oxygen within reach; rest at the first breathlessness that is not usual for them.',
+  },
+  {
     kind: 'lost-limb',
     title: 'a lost limb, or a brace',
     closesTests: ['one-leg'],

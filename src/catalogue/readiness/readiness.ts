@@ -82,6 +82,8 @@ const doctor = 'Nothing more today. A licensed professional looks at it.';
 const stays = { outcome: 'not-today', thenAskFirst: false, source: sources.practice } as const;
 const asksOn = { outcome: 'not-today', thenAskFirst: true, source: sources.practice } as const;
 
+const careful = { outcome: 'ready-with-care', thenAskFirst: false, source: sources.practice } as const;
+
 /** The check of the day, as it is read out. */
 const signs: readonly DaySignRow[] = [
   { id: 'chest', asks: 'chest pain or pressure', why: 'chest pain or pressure', nextStep: doctor, ...asksOn },
@@ -98,7 +100,7 @@ const signs: readonly DaySignRow[] = [
   { id: 'calf', asks: 'new swelling or calf pain', why: 'new swelling or calf pain', nextStep: doctor, ...asksOn },
   {
     id: 'fall',
-    asks: 'a fall since last time that nobody looked at',
+    asks: 'a fall since last time',
     why: 'a fall that nobody looked at',
     nextStep: 'Note the fall; somebody looks at it first.',
     ...asksOn,
@@ -109,6 +111,27 @@ const signs: readonly DaySignRow[] = [
     why: 'heartbeat newly irregular',
     nextStep: doctor,
     ...asksOn,
+  },
+  {
+    id: 'tablets',
+    asks: 'new or changed tablets',
+    why: 'new or changed tablets',
+    nextStep: 'A minute seated first, then slow rises.',
+    ...careful,
+  },
+  {
+    id: 'hot-joint',
+    asks: 'a joint hot or swollen today',
+    why: 'a joint hot or swollen',
+    nextStep: 'It counts as pain of 6 today: say which.',
+    ...careful,
+  },
+  {
+    id: 'worse',
+    asks: 'worse than usual in a sore place',
+    why: 'worse than usual in a sore place',
+    nextStep: 'Say how much beside it; under it today, less range.',
+    ...careful,
   },
   {
     id: 'no-food',
@@ -122,9 +145,7 @@ const signs: readonly DaySignRow[] = [
     asks: 'loose or slippery shoes',
     why: 'loose or slippery shoes',
     nextStep: 'Find flat firm shoes; hands near a fixed hold.',
-    outcome: 'ready-with-care',
-    thenAskFirst: false,
-    source: sources.practice,
+    ...careful,
   },
 ];
 
@@ -159,6 +180,7 @@ export const readinessRules: ReadinessRules = {
   painAgainAfterDays: 14,
   painsRemembered: 3,
   strongPain: 5,
+  hotJointPain: 6,
   surgeryDays: 12 * 7,
   eyeSurgeryDays: 4 * 7,
   newJointDays: 92,
@@ -167,7 +189,7 @@ export const readinessRules: ReadinessRules = {
   fallsForCare: houseRules.fallsForCare,
   told: {
     bones: ['fragile-bone'],
-    nerves: ['dizziness', 'numb-feet', 'neurological'],
+    nerves: ['poor-sight', 'dizziness', 'numb-feet', 'neurological'],
     floor: ['cannot-lie', 'cannot-kneel', 'head-low'],
   },
   screeningSource: sources.screening,

@@ -54,6 +54,8 @@ export function factsOf(
     floorSlides: place.cupboard.floors.some((f) => f.slides),
     sitsUnsupported: intake.sitsUnsupported,
     heelDownAtTarget: intake.heelDownAtTarget,
+    followsTask: intake.followsTask,
+    armsFree: intake.armsFree,
     sessionsLogged: intake.classesSoFar + classesSince,
     shown: ofKind(known.entries, 'shown').map(({ on, content: { pattern, rung } }) => ({ pattern, rung, on })),
     ...said,

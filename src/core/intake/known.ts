@@ -39,7 +39,12 @@ export function knownOn(record: PersonRecord, day: IsoDate, rules: ReadinessRule
     l.kind === 'recent-surgery' ? { ...l, since: l.since ?? since(l).slice(0, 10) } : l,
   );
   const healed = dated.filter((l) => l.kind === 'recent-surgery' && !surgeryCounts(l, day, rules));
-  const limiters = [...painLimiters(pains), ...dated.filter((l) => !healed.includes(l)), ...unasked(intake, rules)];
+  const limiters = [
+    ...painLimiters(pains),
+    ...dated.filter((l) => !healed.includes(l)),
+    ...(intake.bloodThinners ? [{ kind: 'blood-thinner' } as const] : []),
+    ...unasked(intake, rules),
+  ];
   return {
     intake,
     pains,

@@ -58,7 +58,15 @@ describe('whether a test may begin', () => {
   const intake = {
     ...{ notedOn: '2026-01-01', savedAt: '2026-01-01T09:00:00Z', heightCm: 160, massKg: 64, shankCm: null },
     ...{ kneecapCm: null, hipBoneCm: null, seatHeightCm: 43, limiters: [], aidOutdoors: 'none', aidIndoors: 'none' },
-    ...{ sitsUnsupported: true, heelDownAtTarget: false, classesSoFar: 5, medicines: '', bloodThinners: false },
+    ...{
+      sitsUnsupported: true,
+      heelDownAtTarget: false,
+      followsTask: true,
+      armsFree: true,
+      classesSoFar: 5,
+      medicines: '',
+      bloodThinners: false,
+    },
     ...{ sugarLowering: false, contact: nobody, clinician: nobody, toComplete: [] },
   } as const;
   const entry = (content: EntryContent, on = today, personId = 'ada'): Entry => ({

@@ -40,6 +40,8 @@ const intake = (more: Partial<Intake> = {}): Intake => ({
   aidIndoors: 'none',
   sitsUnsupported: true,
   heelDownAtTarget: false,
+  followsTask: true,
+  armsFree: true,
   classesSoFar: 5,
   medicines: '',
   bloodThinners: false,
@@ -242,10 +244,15 @@ describe('the questions lapse', () => {
 });
 
 describe('the check of the day', () => {
-  test.each(daySigns.filter((s) => s !== 'shoes'))('%s is not today; shoes only need care', (sign) => {
-    expect(outcome([screening(), check({ signs: [sign] })])).toBe('not-today');
-    expect(outcome([screening(), check({ signs: ['shoes'] })])).toBe('ready-with-care');
-  });
+  const careful: readonly string[] = ['tablets', 'hot-joint', 'worse', 'shoes'];
+  test.each(daySigns)(
+    '%s is not today; new tablets, a hot joint, worse than usual and shoes only need care',
+    (sign) => {
+      expect(outcome([screening(), check({ signs: [sign] })])).toBe(
+        careful.includes(sign) ? 'ready-with-care' : 'not-today',
+      );
+    },
+  );
   test.each([
     [39, 'not-today'],
     [40, 'ready'],
@@ -351,9 +358,14 @@ describe('history', () => {
     expect(known([wrong, back], undefined, '2026-02-09').falls).toHaveLength(1);
     expect(known([wrong, back]).falls).toHaveLength(0);
   });
+  test('a blood thinner is something to mind, and holds nobody back', () => {
+    const of = known([screening()], intake({ bloodThinners: true }));
+    expect([of.limiters, of.readiness.outcome]).toEqual([[{ kind: 'blood-thinner' }], 'ready']);
+  });
   test('what was not asked is read as present until it is', () => {
     const waiting = known([screening()], intake({ toComplete: ['nerves', 'floor'] })).limiters;
     expect(waiting.map((l) => l.kind)).toEqual([
+      'poor-sight',
       'dizziness',
       'numb-feet',
       'neurological',

@@ -495,18 +495,34 @@ function reasonsOf(person: readonly NeedAnswer[]): Reason[] {
   return [...byFact.values()];
 }
 
+const askFirstWords: Readonly<Record<AskFirstKind, string>> = {
+  symptoms: 'A licensed professional is asked first: nothing until it is answered.',
+  operation: 'A licensed professional is asked first: only the seated squeeze and ankles, no pushing with the arms.',
+  disease: 'A licensed professional is asked first: only light seated work, holds of 10 s at most.',
+};
+
+/** The largest first: what hands and seat do, then a blood thinner, then the rest. */
+function weightOf({ row: { kind, changes } }: LimiterInForce): number {
+  const handsOrSeat = changes.some(({ change }) => /^(seat|support)-/.test(change) || change === 'no-slide');
+  return handsOrSeat ? 0 : kind === 'blood-thinner' ? 1 : 2;
+}
+
+/** What to mind, the largest first; that of everybody is the last. */
 function cautionsOf({ facts, inForce, askFirst }: Pick<Case, 'facts' | 'inForce' | 'askFirst'>): Caution[] {
   const asked = inForce.filter((l) => !l.limiter.unasked);
-  const cautions: Caution[] = asked.map(({ row }) => ({ id: row.kind, text: row.says }));
+  const heaviest = [...asked].sort((a, b) => weightOf(a) - weightOf(b));
+  const cautions: Caution[] = heaviest.map(({ row, limiter: { text = '' } }) => ({
+    id: row.kind,
+    text: row.asTicked && text !== '' ? `${text}.` : row.says,
+  }));
   if (inForce.some((l) => l.limiter.unasked))
     cautions.push({
       id: 'to-complete',
       text: 'Part of the intake is not asked yet: what it would close stays closed until it is.',
     });
-  if (askFirst)
-    cautions.push({ id: 'ask-first', text: 'A licensed professional is asked first; seated work may go on.' });
+  if (askFirst) cautions.unshift({ id: 'ask-first', text: askFirstWords[askFirst] });
   if (facts.readiness === 'ready-with-care' || facts.falls12m >= 2 || facts.injuredInFall)
-    cautions.push({ id: 'ready-with-care', text: 'Ready with care: an own spotter within arm’s reach.' });
+    cautions.unshift({ id: 'ready-with-care', text: 'Ready with care: an own spotter within arm’s reach.' });
   cautions.push({
     id: 'chair',
     text: 'Chair with its back to the wall; nothing that can slide or tip. This is fitness instruction, not treatment: licensed professionals and local rules come first.',

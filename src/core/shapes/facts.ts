@@ -25,6 +25,8 @@ export const limiterKinds = [
   'recent-surgery',
   'height-lost',
   'poor-sight',
+  'hearing',
+  'lungs',
   'lost-limb',
   'blood-thinner',
   'other',

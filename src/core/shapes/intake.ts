@@ -30,6 +30,10 @@ export interface Intake {
   readonly aidIndoors: WalkingAid;
   readonly sitsUnsupported: boolean;
   readonly heelDownAtTarget: boolean;
+  /** Does what is shown; seen, not asked. */
+  readonly followsTask: boolean;
+  /** Both arms are free to hold on. */
+  readonly armsFree: boolean;
   readonly classesSoFar: number;
   readonly medicines: string;
   readonly bloodThinners: boolean;
@@ -68,6 +72,9 @@ export const daySigns = [
   'calf',
   'fall',
   'irregular-pulse',
+  'tablets',
+  'hot-joint',
+  'worse',
   'no-food',
   'shoes',
 ] as const;

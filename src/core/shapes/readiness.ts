@@ -60,6 +60,8 @@ export interface ReadinessRules {
   readonly painAgainAfterDays: number;
   readonly painsRemembered: number;
   readonly strongPain: number;
+  /** What a joint that is hot or swollen counts as. */
+  readonly hotJointPain: number;
   readonly surgeryDays: number;
   readonly eyeSurgeryDays: number;
   readonly newJointDays: number;

@@ -1,18 +1,35 @@
 'use client';
 import { useState } from 'react';
+import {
+  askedToday,
+  contentsOfCheck,
+  isNewSign,
+  painsUnsaid,
+  placeKey,
+  unsaid,
+  type CheckSaid,
+  type FallSaid,
+  type SorePlace,
+  type Unsaid,
+} from '../../core/intake/dayCheck';
 import type { Known } from '../../core/intake/known';
 import { useRules } from '../frame/rules';
+import { addDays } from '../../core/math/days';
+import type { IsoDate } from '../../core/shapes/facts';
 import { readingsOf, secondReadingFrom, type FirstReading } from '../../core/intake/pressure';
-import type { DaySign, EntryContent } from '../../core/shapes/intake';
+import { joints, middleJoints, type DaySign, type EntryContent } from '../../core/shapes/intake';
 import { Button } from '../touch/button';
 import { Step } from '../touch/step';
 import { typedNumber } from '../touch/typed';
 import { dayWords, placeWords } from '../words';
-import { Choice, TextBox } from '../touch/field';
+import { TextBox } from '../touch/field';
+import { PainKeys } from '../touch/painKeys';
+import { useKeys } from '../frame/keys';
 
 interface Props {
   readonly name: string;
   readonly known: Known;
+  readonly today: IsoDate;
   /** A first high reading of pressure, made five minutes ago or still waiting. */
   readonly first: FirstReading | null;
   readonly save: (contents: EntryContent[]) => void;
@@ -21,19 +38,36 @@ interface Props {
 
 /**
  * Read out, answered with one press by somebody well; never passed over without saying why. Its key is its own: a
- * bounce of Space or Enter from the step before must not say that somebody is well.
+ * bounce of Space or Enter from the step before must not say that somebody is well. Nothing is chosen before somebody
+ * says: how much a sore joint hurts is asked anew, and *the same* is an answer of this day.
  */
-export function DayCheck({ name, known, first, save, back }: Props) {
+export function DayCheck({ name, known, today, first, save, back }: Props) {
   const [signs, setSigns] = useState<readonly DaySign[]>(known.dayCheck?.content.signs ?? []);
-  const [levels, setLevels] = useState<Readonly<Record<string, number>>>({});
+  const [levels, setLevels] = useState(() => askedToday(known, today));
+  const [fall, setFall] = useState<FallSaid>({ fellOn: null, lookedAt: null, hurt: null, headStruck: null });
+  const [hot, setHot] = useState<SorePlace | null>(null);
   const [typed, setTyped] = useState({ pulse: '', systolic: '', diastolic: '' });
   const [skipping, setSkipping] = useState(false);
   const [because, setBecause] = useState('');
   const [fault, setFault] = useState('');
   const readinessRules = useRules().readiness;
-  const shown = readinessRules.signs.filter((s) => s.id !== 'no-food' || known.intake.sugarLowering);
-  const any = signs.length > 0 || Object.keys(levels).length > 0;
-  const finish = (skippedBecause: string | null) => {
+  const shown = readinessRules.signs.filter(
+    (s) => (s.id !== 'no-food' || known.intake.sugarLowering) && (s.id !== 'worse' || known.pains.length > 0),
+  );
+  const said: CheckSaid = { signs, levels, fall, hot };
+  const toAsk = painsUnsaid(known, said);
+  const any = signs.length > 0 || known.pains.length > toAsk.length;
+  const say = (at: SorePlace, level: number) => setLevels((l) => ({ ...l, [placeKey(at)]: level }));
+  useKeys('page', (event) => {
+    const [next] = toAsk;
+    if (!next || event.ctrlKey || event.metaKey || event.altKey || event.repeat) return false;
+    const key = event.key.toLowerCase();
+    const level = key === 's' ? next.level : key === 't' ? 10 : /^\d$/.test(key) ? Number(key) : null;
+    if (level === null) return false;
+    say(next, level);
+    return true;
+  });
+  const finish = (skippedBecause: string | null, nowMs: number) => {
     const numbers = {
       pulse: typedNumber(typed.pulse, null),
       systolic: typedNumber(typed.systolic, null),
@@ -41,36 +75,24 @@ export function DayCheck({ name, known, first, save, back }: Props) {
     };
     const wrong = faultOf(numbers);
     const silent = skippedBecause !== null && skippedBecause.trim().length < 3;
-    if (wrong !== null || silent) {
-      setFault(wrong ?? 'Write in a few words why it is left out.');
+    const left = skippedBecause === null ? unsaid(known, said) : null;
+    if (wrong !== null || silent || left !== null) {
+      setFault(wrong ?? (left && unsaidWords(left)) ?? 'Write in a few words why it is left out.');
       return;
     }
     const { pulse, systolic, diastolic } = numbers as Record<string, number | null>;
     const reading = typeof systolic === 'number' && typeof diastolic === 'number' ? { systolic, diastolic } : null;
-    const readings = readingsOf(first, reading, Date.now(), readinessRules.secondReadingAfterS);
+    const readings = readingsOf(first, reading, nowMs, readinessRules.secondReadingAfterS);
     if (readings.kind === 'too-soon') {
       setFault(`The second reading counts from ${clock(readings.fromMs)} on, after five minutes seated.`);
       return;
     }
-    const pains = known.pains
-      .filter((p) => levels[keyOf(p)] !== undefined)
-      .map(({ joint, side, since, ...p }): EntryContent => ({
-        kind: 'pain',
-        joint,
-        side,
-        since,
-        level: levels[keyOf({ joint, side })] ?? p.level,
-      }));
-    save([
-      ...pains,
-      {
-        kind: 'day-check',
-        signs,
-        pulse: pulse ?? null,
-        pressures: [...readings.pressures],
-        skippedBecause: skippedBecause === null ? null : skippedBecause.trim(),
-      },
-    ]);
+    const measured = {
+      pulse: pulse ?? null,
+      pressures: [...readings.pressures],
+      skippedBecause: skippedBecause === null ? null : skippedBecause.trim(),
+    };
+    save(contentsOfCheck(known, said, measured, today, readinessRules.hotJointPain));
   };
   const tick = (id: DaySign) => setSigns((now) => (now.includes(id) ? now.filter((s) => s !== id) : [...now, id]));
   const number = (id: keyof typeof typed, label: string) => (
@@ -112,36 +134,48 @@ export function DayCheck({ name, known, first, save, back }: Props) {
                 />
                 <span>
                   {s.asks}
-                  {on && <span className="block text-base font-normal">{s.nextStep}</span>}
+                  {on && s.id !== 'fall' && <span className="block text-base font-normal">{s.nextStep}</span>}
                 </span>
               </button>
             );
           })}
+          {isNewSign('fall', known, said) && <FallAsked fall={fall} set={setFall} today={today} />}
+          {isNewSign('hot-joint', known, said) && <WhichJoint hot={hot} set={setHot} />}
         </div>
         <div className="space-y-4">
           {known.pains.length > 0 && (
             <div>
               <p className="border-b-2 border-ink pb-1 font-bold">How much today, 0 to 10?</p>
-              {known.pains.map((p) => (
-                <label key={keyOf(p)} className="flex min-h-12 items-center gap-3 border-b border-rule">
-                  <span className="flex-1 first-letter:uppercase">
-                    {placeWords(p.joint, p.side)}
-                    {p.stale && <span className="block text-sm">asked {dayWords(p.askedOn)}, ask again</span>}
-                  </span>
-                  <Choice
-                    size="line"
-                    num
-                    value={levels[keyOf(p)] ?? p.level}
-                    onChange={(event) => setLevels((l) => ({ ...l, [keyOf(p)]: Number(event.target.value) }))}
+              {known.pains.map((p) => {
+                const level = levels[placeKey(p)] ?? null;
+                const next = p === toAsk[0];
+                return (
+                  <div
+                    key={placeKey(p)}
+                    data-testid="pain"
+                    className={`border-b border-rule py-2 ${next ? '-ml-3 border-l-8 border-l-ink pl-1' : ''}`}
                   >
-                    {Array.from({ length: 11 }, (_, n) => (
-                      <option key={n} value={n}>
-                        {n} of 10
-                      </option>
-                    ))}
-                  </Choice>
-                </label>
-              ))}
+                    <p className="flex flex-wrap items-center gap-x-3">
+                      <b className="first-letter:uppercase">{placeWords(p.joint, p.side)}</b>
+                      <span className="text-ink-soft">
+                        {p.level} on {dayWords(p.askedOn)}
+                      </span>
+                      <Button
+                        look={level === p.level ? 'main' : 'line'}
+                        className="ml-auto min-h-11!"
+                        aria-pressed={level === p.level}
+                        onClick={() => say(p, p.level)}
+                        {...(next ? { hotkey: 'S' } : {})}
+                      >
+                        the same
+                      </Button>
+                    </p>
+                    <div className="mt-1.5">
+                      <PainKeys place={placeWords(p.joint, p.side)} level={level} say={(n) => say(p, n)} />
+                    </div>
+                  </div>
+                );
+              })}
             </div>
           )}
           <div>
@@ -161,7 +195,11 @@ export function DayCheck({ name, known, first, save, back }: Props) {
         </div>
       </div>
       <div className="mt-5 flex flex-wrap items-center gap-5 border-t-4 border-ink pt-4">
-        <Button className="min-h-24 text-2xl max-sm:w-full sm:min-w-96" hotkey="W" onClick={() => finish(null)}>
+        <Button
+          className="min-h-24 text-2xl max-sm:w-full sm:min-w-96"
+          hotkey="W"
+          onClick={() => finish(null, Date.now())}
+        >
           {any || typed.pulse !== '' || typed.systolic !== '' ? 'Save the check' : 'Nothing of it: all well'}
         </Button>
         {skipping ? (
@@ -175,7 +213,7 @@ export function DayCheck({ name, known, first, save, back }: Props) {
                 onChange={(event) => setBecause(event.target.value)}
               />
             </label>
-            <Button look="line" onClick={() => finish(because)}>
+            <Button look="line" onClick={() => finish(because, Date.now())}>
               Go on without
             </Button>
           </div>
@@ -192,9 +230,98 @@ export function DayCheck({ name, known, first, save, back }: Props) {
   );
 }
 
-const keyOf = ({ joint, side }: { joint: string; side: string | null }): string => `${joint}/${side ?? ''}`;
+/** About when, for who does not know the day; days back from today. */
+const agos = [
+  [0, 'today'],
+  [1, 'yesterday'],
+  [7, 'a week ago'],
+  [30, 'a month ago'],
+] as const;
+
+const asks = [
+  ['lookedAt', 'Did somebody look at it?'],
+  ['hurt', 'Hurt?'],
+  ['headStruck', 'Head struck?'],
+] as const;
+
+const answer = (on: boolean): string =>
+  `min-h-12 min-w-16 cursor-pointer rounded-md border-2 border-ink px-3 font-bold ${on ? 'bg-ink text-board' : 'bg-board'}`;
+
+/** Of a fall since last time: about when, and whether it was looked at, hurt, or struck the head. */
+function FallAsked({ fall, set, today }: { fall: FallSaid; set: (fall: FallSaid) => void; today: IsoDate }) {
+  return (
+    <div className="border-l-8 border-ink bg-board p-3 sm:col-span-2" data-testid="fall-asked">
+      <div role="group" aria-label="About when?" className="flex flex-wrap items-center gap-2">
+        <b className="min-w-52">About when?</b>
+        {agos.map(([days, words]) => (
+          <button
+            key={days}
+            type="button"
+            aria-pressed={fall.fellOn === addDays(today, -days)}
+            onClick={() => set({ ...fall, fellOn: addDays(today, -days) })}
+            className={answer(fall.fellOn === addDays(today, -days))}
+          >
+            {words}
+          </button>
+        ))}
+      </div>
+      {asks.map(([name, words]) => (
+        <div key={name} role="group" aria-label={words} className="mt-2 flex flex-wrap items-center gap-2">
+          <b className="min-w-52">{words}</b>
+          {([true, false] as const).map((yes) => (
+            <button
+              key={String(yes)}
+              type="button"
+              aria-pressed={fall[name] === yes}
+              onClick={() => set({ ...fall, [name]: yes })}
+              className={answer(fall[name] === yes)}
+            >
+              {yes ? 'yes' : 'no'}
+            </button>
+          ))}
+        </div>
+      ))}
+    </div>
+  );
+}
+
+function WhichJoint({ hot, set }: { hot: SorePlace | null; set: (at: SorePlace) => void }) {
+  const places = joints.flatMap((joint): SorePlace[] =>
+    middleJoints.includes(joint)
+      ? [{ joint, side: null }]
+      : (['R', 'L'] as const).map((side): SorePlace => ({ joint, side })),
+  );
+  return (
+    <div
+      role="group"
+      aria-label="Which joint is hot or swollen?"
+      className="flex flex-wrap items-center gap-2 border-l-8 border-ink bg-board p-3 sm:col-span-2"
+    >
+      <b className="w-full">Which joint?</b>
+      {places.map((at) => {
+        const on = hot !== null && placeKey(hot) === placeKey(at);
+        return (
+          <button key={placeKey(at)} type="button" aria-pressed={on} onClick={() => set(at)} className={answer(on)}>
+            {placeWords(at.joint, at.side)}
+          </button>
+        );
+      })}
+    </div>
+  );
+}
 
 const clock = (ms: number): string => new Date(ms).toTimeString().slice(0, 5);
+
+function unsaidWords(left: Unsaid): string {
+  switch (left.kind) {
+    case 'fall':
+      return 'Of the fall say about when, and whether it was looked at, hurt, or struck the head.';
+    case 'hot-joint':
+      return 'Say which joint is hot or swollen.';
+    case 'pain':
+      return `Ask how much the ${placeWords(left.pain.joint, left.pain.side)} hurts: 0 to 10, or the same.`;
+  }
+}
 
 /** What is wrong with the numbers as typed, in a sentence. */
 function faultOf({ pulse, systolic, diastolic }: Record<'pulse' | 'systolic' | 'diastolic', unknown>): string | null {

@@ -233,6 +233,7 @@ export function TestStation({
             key={`${toCheck.person.id} ${day}`}
             name={toCheck.person.name}
             known={toCheck.known}
+            today={day}
             first={firstReading(toCheck.known)}
             save={(contents) => void note(toCheck.person, contents)}
             back={() => choose([])}

@@ -20,6 +20,8 @@ const titles: Readonly<Record<keyof PersonForm, string>> = {
   aidIndoors: 'walking aid indoors',
   sitsUnsupported: 'sits without a back or arms',
   heelDownAtTarget: 'heels seen down in a squat',
+  followsTask: 'follows a shown task',
+  armsFree: 'both arms free to hold on',
   classesSoFar: 'classes so far',
   medicines: 'medicines',
   bloodThinners: 'thins the blood',

@@ -64,8 +64,12 @@ const tables = [
   [null, 'left open'],
 ] as const;
 
-const lasting = ['knee-replaced', 'hip-replaced', 'recent-surgery', 'fragile-bone', 'spine-fracture'] as const;
-const nerves = ['dizziness', 'numb-feet', 'neurological'] as const;
+const lasting = [
+  ...(['knee-replaced', 'hip-replaced', 'recent-surgery', 'fragile-bone', 'spine-fracture'] as const),
+  ...(['height-lost', 'lost-limb'] as const),
+] as const;
+const nerves = ['poor-sight', 'hearing', 'dizziness', 'numb-feet', 'neurological'] as const;
+const further = ['lungs', 'other'] as const;
 const floor = ['cannot-lie', 'cannot-kneel', 'head-low'] as const;
 
 /** One calm page, in the order people talk; what follows from the answers stands beside it. */
@@ -233,11 +237,14 @@ export function IntakeForm({ today, start, asked, notedFalls, save, isNew, backT
           <Part title="Joints, operations, bones">
             <LimiterList kinds={lasting} {...limiterList} />
           </Part>
-          <Part title="Balance, feet, nerves">
+          <Part title="Sight, hearing, balance, nerves">
             <LimiterList kinds={nerves} {...limiterList} />
           </Part>
           <Part title="Down on the floor">
             <LimiterList kinds={floor} {...limiterList} />
+          </Part>
+          <Part title="Lungs, and anything else">
+            <LimiterList kinds={further} {...limiterList} />
           </Part>
           <Part title="Falls" about="the last twelve months">
             <FallList
@@ -285,6 +292,14 @@ export function IntakeForm({ today, start, asked, notedFalls, save, isNew, backT
                   heels seen down in a squat
                 </Tick>
               </div>
+              <div>
+                <Tick checked={now.followsTask} set={set('followsTask')}>
+                  follows a shown task
+                </Tick>
+                <Tick checked={now.armsFree} set={set('armsFree')}>
+                  both arms free to hold on
+                </Tick>
+              </div>
             </div>
           </Part>
           <Part title="Medicines and people to call">
@@ -318,7 +333,7 @@ export function IntakeForm({ today, start, asked, notedFalls, save, isNew, backT
           </Part>
         </div>
         <div className="lg:sticky lg:top-5">
-          <Follows form={now} today={today} />
+          <Follows form={now} notedFalls={notedFalls} today={today} />
         </div>
       </div>
       <FootBar>

@@ -18,11 +18,12 @@ interface Props {
 }
 
 interface LimiterFaults {
+  readonly text?: { readonly message?: string | undefined };
   readonly by?: { readonly message?: string | undefined };
   readonly writtenOn?: { readonly message?: string | undefined };
 }
 
-const replaced: readonly LimiterKind[] = ['knee-replaced', 'hip-replaced'];
+const sided: readonly LimiterKind[] = ['knee-replaced', 'hip-replaced', 'lost-limb'];
 
 /** Lasting conditions, each with what has to be known of it. */
 export function LimiterList({ kinds, limiters, change, today, faults }: Props) {
@@ -34,11 +35,15 @@ export function LimiterList({ kinds, limiters, change, today, faults }: Props) {
     <ul className="grid gap-x-8 md:grid-cols-2">
       {kinds.flatMap((kind) => {
         const noted = limiters.filter((l) => l.kind === kind);
-        const sides = replaced.includes(kind);
+        const sides = sided.includes(kind);
+        const replaced = sides && kind !== 'lost-limb';
         const add = () =>
           change([
             ...limiters,
-            { kind, side: sides ? 'R' : null, since: null, limitsLifted: false, by: '', limits: '', writtenOn: null },
+            {
+              ...{ kind, side: sides ? ('R' as const) : null, since: null, limitsLifted: false },
+              ...{ by: '', limits: '', writtenOn: null, closes: [], text: '' },
+            },
           ]);
         return (
           <li
@@ -66,7 +71,14 @@ export function LimiterList({ kinds, limiters, change, today, faults }: Props) {
                     </Choice>
                   </label>
                 )}
-                {(sides || kind === 'recent-surgery') && (
+                {kind === 'other' && (
+                  <SomethingElse
+                    limiter={limiter}
+                    put={(next) => put(limiter, next)}
+                    fault={faultsOf(limiter)?.text?.message}
+                  />
+                )}
+                {(replaced || kind === 'recent-surgery') && (
                   <label className="flex items-center gap-2">
                     on
                     <TextBox
@@ -89,10 +101,10 @@ export function LimiterList({ kinds, limiters, change, today, faults }: Props) {
                     checked={limiter.limitsLifted === true}
                     set={(limitsLifted) => put(limiter, { ...limiter, limitsLifted })}
                   >
-                    {sides ? 'limits lifted in writing' : 'released in writing'}
+                    {replaced ? 'limits lifted in writing' : 'released in writing'}
                   </Tick>
                 )}
-                {(sides || needsRelease.has(kind)) && !limiter.limitsLifted && (
+                {(replaced || needsRelease.has(kind)) && !limiter.limitsLifted && (
                   <label className="flex items-center gap-2">
                     limits
                     <TextBox
@@ -150,5 +162,49 @@ export function LimiterList({ kinds, limiters, change, today, faults }: Props) {
         );
       })}
     </ul>
+  );
+}
+
+/** What it is, in their words, and which movements it closes. */
+function SomethingElse({
+  limiter,
+  put,
+  fault,
+}: {
+  limiter: FormLimiter;
+  put: (next: FormLimiter) => void;
+  fault: string | undefined;
+}) {
+  const closes = limiter.closes ?? [];
+  const { ladders } = useRules().levels;
+  return (
+    <>
+      <label className="flex items-center gap-2">
+        what
+        <TextBox
+          size="line"
+          className="w-64 max-w-full"
+          maxLength={200}
+          value={limiter.text ?? ''}
+          aria-invalid={fault !== undefined}
+          onChange={(e) => put({ ...limiter, text: e.target.value })}
+        />
+      </label>
+      <span role="group" aria-label="It closes" className="flex flex-wrap items-center gap-x-4">
+        closes
+        {ladders.map(({ pattern, title }) => (
+          <Tick
+            key={pattern}
+            checked={closes.includes(pattern)}
+            set={(on) => put({ ...limiter, closes: on ? [...closes, pattern] : closes.filter((p) => p !== pattern) })}
+          >
+            {title.toLowerCase()}
+          </Tick>
+        ))}
+      </span>
+      <span role="alert" className="font-semibold text-stop empty:hidden">
+        {fault}
+      </span>
+    </>
   );
 }
