@@ -254,7 +254,7 @@ export async function wellToday(page: Page): Promise<void> {
   await page.waitForSelector('[data-testid=day-check]');
   await settled(page);
   // Each sore place is asked; the same is an answer.
-  for (const _ of await page.$$('[data-testid=pain]')) await page.keyboard.press('s');
+  for (let left = (await page.$$('[data-testid=pain]')).length; left > 0; left--) await page.keyboard.press('s');
   await page.keyboard.press('w');
   await says(page, 'main', 'Put up');
   await settled(page);

@@ -1,6 +1,7 @@
 import { join } from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, expect, test } from 'vitest';
+import { questionIds } from '../src/core/shapes/intake';
 import {
   laneAt,
   says,
@@ -116,16 +117,16 @@ test('by keyboard alone: add a person, test, score, level, and twelve weeks late
   await page.keyboard.press('End');
   await page.keyboard.press('Backspace');
   await page.keyboard.press('Enter');
-  // Active, and six times no: the focus goes on by itself and ends on the button.
+  // Active, and all else no: the focus goes on by itself and ends on the button.
   await page.waitForFunction(() => document.activeElement?.id === 'q-active');
-  for (const letter of 'ynnnnnn') await page.keyboard.press(letter as 'y' | 'n');
+  for (const id of questionIds) await page.keyboard.press(id === 'active' ? 'y' : 'n');
   await page.waitForFunction(() => document.activeElement?.id === 'save-answers');
   await says(page, '[data-testid=outcome-words]', 'ready');
   await page.keyboard.press('Enter');
-  await says(page, '[data-testid=next]', 'Run the 30-second chair stand');
+  await says(page, '[data-testid=next]', 'Run the four standing positions');
   const personUrl = page.url();
 
-  await page.keyboard.press('n');
+  await page.goto(`${server.url}/test?person=${personUrl.split('/').at(-1) ?? ''}`, { waitUntil: 'load' });
   await wellToday(page);
   await page.keyboard.press('Space');
   await countStands(
@@ -205,10 +206,10 @@ test('by touch alone, on an upright tablet: the same loop, with hands used and a
   await tap('numb feet');
   await tap('Save, then the questions');
   await page.waitForSelector('#q-active');
-  for (let n = 1; n <= 7; n++) await page.tap(`[aria-label="No to question ${n}"]`);
+  for (const no of await page.$$('[aria-label^="No: "]')) await no.tap();
   await tap('Save the answers');
-  await says(page, '[data-testid=next]', 'Run the 30-second chair stand');
-  await tap('Set up the test');
+  await says(page, '[data-testid=next]', 'Run the four standing positions');
+  await page.goto(`${server.url}/test?person=${page.url().split('/').at(-1) ?? ''}`, { waitUntil: 'load' });
   await tap('Nothing of it: all well');
   await tap('To the practice');
   const tapLane = () => page.touchscreen.tap(410, 500);

@@ -13,6 +13,8 @@ export const conditionsFields = () =>
     seatHeightCm: numberIn(...bodyLimits.seatCm, 'cm'),
     aid: oneOf(walkingAids),
     shoes: oneOf(['flat', 'cushioned', 'barefoot']),
+    warmUp: yesNo(),
+    despite: string().max(300),
   });
 
 const stamp = {

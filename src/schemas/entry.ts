@@ -2,6 +2,7 @@ import { mixed, string, type AnyObject, type InferType, type Schema } from 'yup'
 import { patterns, readinessOutcomes } from '../core/shapes/facts';
 import {
   clearanceAnswers,
+  consents,
   daySigns,
   incidentKinds,
   joints,
@@ -49,6 +50,14 @@ const contents = (today: string): Readonly<Record<string, Schema>> => ({
         answer === 'may-with-limits' ? schema.concat(words(2, 'Write the limits as they were given.')) : schema,
       ),
     until: day().nullable().defined(),
+    answeredOn: day()
+      .nullable()
+      .test('past', 'This day is still to come.', (v?: string | null) => !v || v <= today),
+  }),
+  consent: exactly({
+    kind: kind('consent'),
+    to: oneOf(consents).required('is needed'),
+    given: yesNo().required('is needed'),
   }),
   'day-check': exactly({
     kind: kind('day-check'),

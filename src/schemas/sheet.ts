@@ -76,6 +76,7 @@ export const sheetForm = (protocols: readonly Protocol[], today: string) =>
       .defined(),
     shoes: oneOf(['flat', 'cushioned', 'barefoot']).required(),
     /** A correction: these stand for their day, also where it was timed at the station. */
+    despite: yesNo(),
     counts: yesNo(),
     lines: listOf(line(new Map(protocols.map((p) => [p.id, p]))).required(), 500).required(),
   }).test('seat', function (value: AnyObject | undefined) {

@@ -1,7 +1,7 @@
 import type { EntryContent } from '../core/shapes/intake';
 import type { RuleBook } from '../core/shapes/rules';
 import { states, stateOfReadiness } from './states';
-import { dayWords, incidentWords, placeWords } from './words';
+import { consentWords, dayWords, incidentWords, placeWords } from './words';
 
 /** What was noted, in a line. */
 export function entryLine(content: EntryContent, { readiness }: RuleBook): string {
@@ -21,6 +21,8 @@ export function entryLine(content: EntryContent, { readiness }: RuleBook): strin
       return `readiness noted as ${states[stateOfReadiness(content.outcome, true)].word}`;
     case 'clearance':
       return `${content.by} answered: ${content.answer.replace(/-/g, ' ')}${content.limits === '' ? '' : `, ${content.limits}`}`;
+    case 'consent':
+      return `${content.given ? 'agreed' : 'no longer agrees'} to ${consentWords[content.to]}`;
     case 'day-check': {
       const signs = readiness.signs.filter((s) => content.signs.includes(s.id)).map((s) => s.why);
       const skipped = content.skippedBecause === null ? '' : `left out: ${content.skippedBecause}; `;

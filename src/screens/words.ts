@@ -3,7 +3,7 @@ import { format, parseISO } from 'date-fns';
 import { amount } from '../core/math/amount';
 import type { StopReason } from '../core/shapes/attempt';
 import type { Limiter, LimiterKind, WalkingAid } from '../core/shapes/facts';
-import type { IncidentKind, IntakeSection, Joint } from '../core/shapes/intake';
+import type { ConsentTo, IncidentKind, IntakeSection, Joint } from '../core/shapes/intake';
 import type { UnitSystem } from '../core/shapes/person';
 import type { NormTable } from '../core/shapes/norms';
 import { scoredValue } from '../core/score/scoreResult';
@@ -109,6 +109,12 @@ export const jointWords: Readonly<Record<Joint, string>> = {
 };
 
 export const unitWords: Readonly<Record<UnitSystem, string>> = { metric: 'cm and kg', us: 'feet, inches, pounds' };
+
+export const consentWords: Readonly<Record<ConsentTo, string>> = {
+  tests: 'being tested and trained here',
+  notes: 'notes of health kept here',
+  letter: 'a letter to a licensed professional',
+};
 
 const sideWords = (side: 'L' | 'R' | null): string => (side === 'L' ? 'left ' : side === 'R' ? 'right ' : '');
 

@@ -8,9 +8,11 @@ import { listAttempts } from '../database/attempts';
 import { openRegister, type Register } from '../database/connection';
 import { blank, cellNames, rowsOf, toLine } from '../screens/sheet/sheetRows';
 import { enterSheet } from './enterSheet';
+import { questionIds } from '../core/shapes/intake';
+import { noteToday } from './saveEntry';
 import { readPerson } from './readPeople';
 import { rebuildResults, saveAttempt } from './saveAttempt';
-import { addPerson, emptyPersonForm } from './savePerson';
+import { addPerson, changePerson, emptyPersonForm } from './savePerson';
 import { deskOf } from './desk';
 
 const today = '2026-03-02';
@@ -155,6 +157,28 @@ describe('a sheet from paper', () => {
     expect(await errors(sheet([line(id, 'chair-stand-30s', [9])], { seatHeightCm: null }))).toEqual(['/seatHeightCm']);
     expect(await errors(sheet([]))).toEqual(['/lines']);
     expect(await errors(sheet([line('nobody', 'arm-curl', [9])]))).toEqual(['/lines/0/tries']);
+  });
+  test('what was closed to them on its day is asked once; done all the same it is kept as such, and opens no level', async () => {
+    const id = await somebody('Fenna Foss');
+    const form = { ...emptyPersonForm, birthDate: '1948-05-06', normTable: 'female', heightCm: 160, massKg: 64 };
+    const limiters = [{ kind: 'cannot-lie' }];
+    const answers = Object.fromEntries(questionIds.map((q) => [q, q === 'active']));
+    await noteToday(deskOf(db, today), id, { kind: 'screening', answers }, 'questions-fenna');
+    await changePerson(deskOf(db, today), id, { ...form, name: 'Fenna Foss', limiters });
+    const lines = [line(id, 'floor-transfer', [12], { help: 'none' }), line(id, 'chair-stand-30s', [12])];
+    const before = await stored();
+    expect(await enterSheet(deskOf(db, today), sheet(lines))).toMatchObject({
+      kind: 'closed',
+      closed: [{ name: 'Fenna Foss', closedBy: 'cannot lie down' }],
+    });
+    expect((await stored()) - before).toBe(0);
+    expect(await enterSheet(deskOf(db, today), sheet(lines, { despite: true }))).toMatchObject({ kind: 'saved' });
+    const kept = (await listAttempts(db)).filter((a) => a.personId === id);
+    expect(kept.map((a) => a.conditions.despite ?? null).sort()).toEqual(['cannot lie down', null]);
+    // Lying down again, the transfer still opens nothing: it was done when it was closed.
+    await changePerson(deskOf(db, today), id, { ...form, name: 'Fenna Foss' });
+    const view = await readPerson(deskOf(db, today), id);
+    expect(view?.levels.levels.find((l) => l.pattern === 'B')?.blockers.map((b) => b.fact)).toContain('floorTransfer');
   });
   test('whatever is typed, a sheet is saved whole or not at all', async () => {
     const id = await somebody('Gisla Grieve');

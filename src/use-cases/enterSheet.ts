@@ -1,14 +1,21 @@
 import { protocols } from '../catalogue/protocols';
+import { knownOn } from '../core/intake/known';
+import { heldByLimiters } from '../core/intake/mayStart';
+import type { IsoDate } from '../core/shapes/facts';
 import type { AttemptEvent } from '../core/shapes/attempt';
 import type { Protocol } from '../core/shapes/protocol';
 import { findPerson } from '../database/people';
 import { parse, type FieldError } from '../schemas/parse';
 import { sheetForm, type SheetForm, type SheetLine } from '../schemas/sheet';
+import { readRecord } from './readRecords';
+import { readRules } from './rules';
 import { saveAttempt, type SaveAttempt } from './saveAttempt';
 import { together, type Desk } from './desk';
 
 export type EnterSheet =
   | { readonly kind: 'saved'; readonly results: number }
+  /** Tests that something closes to somebody: sent again with `despite` they are kept as such. */
+  | { readonly kind: 'closed'; readonly closed: readonly ClosedLine[] }
   | { readonly kind: 'rejected'; readonly errors: readonly FieldError[] };
 
 /**
@@ -27,10 +34,13 @@ export async function enterSheet(desk: Desk, input: unknown): Promise<EnterSheet
     if (!person) return rejected(`/lines/${i}/tries`, 'Nobody in the register has this name any more.');
     if (sheet.testedOn < person.birthDate) return rejected('/testedOn', `This is before ${person.name} was born.`);
   }
+  const closed = await closedLines(desk, lines, sheet.testedOn);
+  if (closed.length > 0 && sheet.despite !== true) return { kind: 'closed', closed };
+  const despite = new Map(closed.map((c) => [c.key, c.closedBy]));
   try {
     await together(desk, async (all) => {
       for (const [i, line] of lines.entries()) {
-        const refusal = refusalOf(await saveAttempt(all, line.key, attemptOf(sheet, line)));
+        const refusal = refusalOf(await saveAttempt(all, line.key, attemptOf(sheet, line, despite.get(line.key))));
         if (refusal.length > 0) throw new Refused(refusal.map((message) => ({ path: `/lines/${i}/tries`, message })));
       }
     });
@@ -39,6 +49,32 @@ export async function enterSheet(desk: Desk, input: unknown): Promise<EnterSheet
     throw error;
   }
   return { kind: 'saved', results: lines.length };
+}
+
+/** A test that a limiter closed to somebody on the day it was done. */
+export interface ClosedLine {
+  readonly key: string;
+  readonly name: string;
+  readonly test: string;
+  readonly closedBy: string;
+}
+
+async function closedLines(desk: Desk, lines: readonly SheetLine[], day: IsoDate): Promise<ClosedLine[]> {
+  const { readiness, levels } = await readRules(desk);
+  const closed: ClosedLine[] = [];
+  for (const { key, personId, test, outcome } of lines) {
+    const protocol = protocols.find((p) => p.id === test);
+    const known = knownOn(await readRecord(desk, personId), day, readiness);
+    const by = protocol && known && outcome === 'done' ? heldByLimiters(known, protocol, levels.limiters, day) : [];
+    if (protocol && by.length > 0)
+      closed.push({
+        key,
+        name: (await findPerson(desk.db, personId))?.name ?? '',
+        test: protocol.title,
+        closedBy: by.join(', '),
+      });
+  }
+  return closed;
 }
 
 /** Takes back what was kept of the sheet so far. */
@@ -59,7 +95,7 @@ function refusalOf(saved: SaveAttempt): readonly string[] {
 
 const rejected = (path: string, message: string): EnterSheet => ({ kind: 'rejected', errors: [{ path, message }] });
 
-function attemptOf(sheet: SheetForm, line: SheetLine): object {
+function attemptOf(sheet: SheetForm, line: SheetLine, despite?: string): object {
   const protocol = protocols.find((p) => p.id === line.test);
   const { seatHeightCm, shoes, testedOn } = sheet;
   return {
@@ -72,6 +108,7 @@ function attemptOf(sheet: SheetForm, line: SheetLine): object {
       ...(protocol?.seatCm !== undefined && seatHeightCm !== null ? { seatHeightCm } : {}),
       aid: line.aid,
       shoes,
+      ...(despite === undefined ? {} : { despite }),
     },
     events: protocol ? [entered(protocol, sheet, line)] : [],
   };

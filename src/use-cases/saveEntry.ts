@@ -1,8 +1,13 @@
+import { knownOn } from '../core/intake/known';
+import { newerThanAnswer } from '../core/intake/readiness';
+import type { IsoDate } from '../core/shapes/facts';
 import type { PersonId } from '../core/shapes/person';
 import { storeEntry } from '../database/entries';
 import { findPerson } from '../database/people';
 import { entryBody } from '../schemas/entry';
 import { parse, type FieldError } from '../schemas/parse';
+import { readRecord } from './readRecords';
+import { readRules } from './rules';
 import { together, type Desk } from './desk';
 
 export type SaveEntry =
@@ -21,11 +26,24 @@ export async function saveEntry(desk: Desk, id: string, input: unknown): Promise
       errors.push({ path: '', message: 'the key in the address must be 8 to 64 letters, digits, - or _' });
     if (!(await findPerson(trx.db, personId)))
       errors.push({ path: '/personId', message: 'nobody in the register has this id' });
+    if (content.kind === 'clearance' && errors.length === 0)
+      errors.push(...(await olderFaults(trx, id, personId, content.answeredOn ?? today)));
     if (errors.length > 0) return { kind: 'rejected', errors };
     return {
       kind: await storeEntry(trx.db, { id, personId, on, savedAt: desk.now().toISOString(), content }, desk.who),
     };
   });
+}
+
+/** An answer of a professional from before all that is asked answers none of it. */
+async function olderFaults(desk: Desk, id: string, personId: PersonId, answeredOn: IsoDate): Promise<FieldError[]> {
+  const record = await readRecord(desk, personId);
+  if (record.entries.some((e) => e.id === id)) return [];
+  const known = knownOn(record, desk.today(), (await readRules(desk)).readiness);
+  const newer = known ? newerThanAnswer(known.readiness, answeredOn) : null;
+  if (!newer) return [];
+  const message = `This answer is older than what is asked: ${newer.text}, on ${newer.happenedOn ?? ''}. Choose the day that stands on it, or ask again.`;
+  return [{ path: '/content/answeredOn', message }];
 }
 
 /** The same for a form that is known to be of this person and today. */

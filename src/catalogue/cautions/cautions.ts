@@ -39,6 +39,18 @@ export const cautions = {
     'A walker indoors: standing up from a raised seat is the last squat until eight stands, on a chair with arms where there is one; walker in front, brakes on.',
   notShown: 'Does not follow a shown task yet: the line of the first classes stays.',
   armsNotFree: 'No arm free to hold on: the line of the first classes stays.',
+  /** What a professional is asked about. */
+  asksOfBody: [
+    'Tests: standing up from a chair for 30 seconds, balance positions of 10 to 45 seconds with a spotter, walking a few metres fast, stepping in place for two minutes; stopped at the first sign.',
+    'Class, two or three days a week: standing up and sitting down, lunges and hip bends with a hand on something fixed, lifting the hips lying down; later a weight of at most 4 kg held close.',
+    'Effort 3 to 4 of 10 in the first month, then 5 to 6; no breath held, no hold over 30 seconds; to the floor only who gets up again.',
+  ],
+  /** What is done for whoever is ready with care, as their clinician is told. */
+  doneWithCare: [
+    'An own spotter within arm’s reach, and one step more support than the tests alone would give.',
+    'Exercises start seated or with the hands held; harder ones open only when tests and classes show that they are safe.',
+  ],
+  onThinners: 'On one leg an own spotter; after a knock to the head we call the emergency number.',
   always: [
     'A spotter within arm’s reach, on the side to bring along, for each person in a balance test.',
     'The chair to sit on has its back to the wall; the chair to hold has its seat to the wall.',

@@ -102,6 +102,14 @@ describe('whether a test may begin', () => {
     expect(start(ada(asked, pain, checked()))).toEqual([true, null]);
     expect(start(ada(asked, checked()), [], 'chair-stand-30s', '2026-03-03')).toEqual([false, null]);
   });
+  test('only what a limiter closes may be done all the same: a question that is open closes by itself', () => {
+    const pain = entry({ kind: 'pain', joint: 'knee', side: 'R', level: 4, since: null }, '2026-03-01');
+    const closedBy = (...entries: Entry[]) =>
+      mayStart(ada(...entries), named('thigh-hold'), today, [], shippedRules)?.closedBy;
+    expect(closedBy(asked, pain, checked())).toEqual(['knee pain from 3']);
+    expect(closedBy(asked, pain, checked(['dizzy']))).toEqual([]);
+    expect(closedBy(pain, checked())).toEqual([]);
+  });
   test('of whom nothing was ever noted nothing is said', () => {
     expect(start({ id: 'x', record: { intakes: [], entries: [] } })).toBeUndefined();
   });

@@ -18,6 +18,8 @@ export interface MayStart {
   /** `false` while something holds them back, or nobody checked them today. */
   readonly may: boolean;
   readonly held: Held | null;
+  /** The limiters that hold them, and nothing else: an instructor may have it done all the same, and says so. */
+  readonly closedBy: readonly string[];
   /** What is known of them by then. */
   readonly known: Known;
 }
@@ -39,25 +41,26 @@ export function mayStart(
   const fresh = noted.filter((e) => e.personId === person.id && !arrived.has(e.id));
   const known = knownOn({ ...person.record, entries: [...person.record.entries, ...fresh] }, day, rules.readiness);
   if (!known) return undefined;
-  const held = heldBack(known, protocol, rules.levels.limiters, day);
-  return { may: held === null && known.dayCheck !== null, held, known };
+  const byReadiness = heldByReadiness(known.readiness.outcome, protocol).length > 0;
+  const closedBy = byReadiness ? [] : heldByLimiters(known, protocol, rules.levels.limiters, day);
+  const held = byReadiness ? askedHeld(known) : closedHeld(closedBy);
+  return { may: held === null && known.dayCheck !== null, held, closedBy, known };
 }
 
-function heldBack(known: Known, protocol: Protocol, rows: readonly LimiterRow[], day: IsoDate): Held | null {
-  const { outcome, asked, reasons } = known.readiness;
-  if (heldByReadiness(outcome, protocol).length > 0) {
-    const first = reasons[0];
-    const toAsk = outcome === 'ask-first' && asked !== 'current';
-    const word = outcome === 'not-today' ? 'Not today' : toAsk ? 'Not asked yet' : 'Ask first';
-    return { what: first ? `${word}: ${first.text}` : word, nextStep: first?.nextStep ?? '' };
-  }
-  const limiters = heldByLimiters(known, protocol, rows, day);
-  if (limiters.length === 0) return null;
-  return {
-    what: `Not this test: ${limiters.join(', ')}`,
-    nextStep: 'Take another test, or put the intake right if this is no longer so.',
-  };
+function askedHeld({ readiness: { outcome, asked, reasons } }: Known): Held {
+  const [first] = reasons;
+  const toAsk = outcome === 'ask-first' && asked !== 'current';
+  const word = outcome === 'not-today' ? 'Not today' : toAsk ? 'Not asked yet' : 'Ask first';
+  return { what: first ? `${word}: ${first.text}` : word, nextStep: first?.nextStep ?? '' };
 }
+
+const closedHeld = (closedBy: readonly string[]): Held | null =>
+  closedBy.length === 0
+    ? null
+    : {
+        what: `Not this test: ${closedBy.join(', ')}`,
+        nextStep: 'Take another test, or put the intake right if this is no longer so.',
+      };
 
 export interface TestOpen {
   readonly protocol: Protocol;

@@ -15,7 +15,7 @@ import {
 } from '../shapes/intake';
 import { askFirstKindIn } from './facts';
 import { daysLeft, knownOn, painsToAsk } from './known';
-import { checksThatStay } from './readiness';
+import { checksThatStay, newerThanAnswer } from './readiness';
 import { branchOf } from './screening';
 
 const day = '2026-03-02';
@@ -182,6 +182,20 @@ describe('what a professional answered', () => {
     const letter = cleared({ until: addDays(day, 3) }, addDays(day, -299));
     expect(outcome([first, letter, screening(['disease'])])).toBe('ready');
     expect(outcome([first, letter, screening(['disease'])], undefined, addDays(day, 4))).toBe('ask-first');
+  });
+  test('of before what happened it does not speak of it, whenever it was noted; of before it was asked here it does', () => {
+    const fell = () => [fall({ headStruck: true }, '2026-02-20', addDays(day, -3)), screening()];
+    const letter = (answeredOn: string) => cleared({ answeredOn });
+    expect(outcome([...fell(), letter('2026-02-19')])).toBe('ask-first');
+    expect(outcome([...fell(), letter('2026-02-20')])).toBe('ready');
+    const { readiness } = known(fell());
+    expect(newerThanAnswer(readiness, '2026-02-19')).toMatchObject({ text: 'a fall: the head was struck' });
+    expect([
+      newerThanAnswer(readiness, '2026-02-20'),
+      newerThanAnswer(known([screening()]).readiness, '2020-01-01'),
+    ]).toEqual([null, null]);
+    expect(outcome([asks(), letter('2025-12-24')])).toBe('ready');
+    expect(newerThanAnswer(known([...fell(), screening(['wasting'])]).readiness, '2026-02-19')).toBeNull();
   });
   test('it settles no "not today"', () => {
     expect(outcome([screening(), check({ signs: ['chest'] }), cleared()])).toBe('not-today');

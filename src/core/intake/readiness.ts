@@ -60,10 +60,25 @@ export function readinessOn(
 const clearedUntil = (c: EntryOf<'clearance'>, rules: ReadinessRules): IsoDate =>
   c.content.until ?? addDays(c.on, rules.lapsesAfterDays);
 
+/** The day that stands on an answer, or on which it was noted. */
+const answerDay = ({ on, content }: EntryOf<'clearance'>): IsoDate => content.answeredOn ?? on;
+
+/** What happened after an answer was given it does not speak of, whenever it was noted. */
+const speaksOf = ({ happenedOn = '' }: ReadinessReason, answeredOn: IsoDate): boolean => happenedOn <= answeredOn;
+
+/**
+ * Where all that is open happened after an answer was given, it answers nothing.
+ * @returns one of what is open; `null` where it answers one, or nothing is open
+ */
+export function newerThanAnswer({ reasons }: ReadinessAnswer, answeredOn: IsoDate): ReadinessReason | null {
+  const open = reasons.filter((r) => r.outcome === 'ask-first' && r.id !== 'to-ask');
+  return open.every((r) => !speaksOf(r, answeredOn)) ? (open[0] ?? null) : null;
+}
+
 /** A reason to ask first is settled by a later answer of a professional; the others are not theirs to settle. */
 function answered(reason: ReadinessReason, clearances: readonly EntryOf<'clearance'>[]): ReadinessReason | null {
   if (reason.outcome !== 'ask-first' || reason.id === 'to-ask') return reason;
-  const answer = clearances.findLast((c) => momentOf(c) >= reason.since);
+  const answer = clearances.findLast((c) => momentOf(c) >= reason.since && speaksOf(reason, answerDay(c)));
   if (!answer) return reason;
   const { by, answer: said } = answer.content;
   if (said === 'may') return null;
@@ -214,6 +229,7 @@ function limiterReasons(
             nextStep:
               asks.outcome === 'ask-first' ? nextStep : 'The rules of the spine hold: shallow, a long back, no load.',
             since,
+            ...(limiter.since?.length === 10 ? { happenedOn: limiter.since } : {}),
             source: rules.source,
           },
         ];
@@ -292,6 +308,7 @@ function fallReasons(entries: readonly Entry[], day: IsoDate, rules: ReadinessRu
         text: `a fall: ${words.join(', ')}`,
         nextStep: 'Print the note and have a licensed professional answer it.',
         since: momentOf(fall),
+        happenedOn: content.fellOn,
         source: rules.source,
       },
     ];
@@ -358,6 +375,7 @@ function dayReasons(
         text: `${s.why}, at an earlier check`,
         nextStep: 'Print the note and have a licensed professional answer it.',
         since: momentOf(check),
+        happenedOn: check.on,
         source: s.source,
       })),
   );
@@ -417,6 +435,7 @@ function incidentReasons(entries: readonly Entry[], day: IsoDate, rules: Readine
         ? 'Nothing more today. Somebody looks at them first.'
         : 'Print the note and have a licensed professional answer it.',
     since: momentOf({ on, ...incident }),
+    happenedOn: on,
     source: rules.source,
   }));
 }

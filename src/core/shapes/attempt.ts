@@ -141,4 +141,8 @@ export interface Conditions {
   readonly seatHeightCm?: number;
   readonly aid?: 'none' | 'stick' | 'walker';
   readonly shoes?: 'flat' | 'cushioned' | 'barefoot';
+  /** Five minutes before it, where that was asked. */
+  readonly warmUp?: boolean;
+  /** What closed the test to them, where it was done all the same. */
+  readonly despite?: string;
 }

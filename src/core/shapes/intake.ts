@@ -86,6 +86,10 @@ export interface Pressure {
   readonly diastolic: number;
 }
 
+/** Being tested and trained; notes of health kept here; a letter to a licensed professional. */
+export const consents = ['tests', 'notes', 'letter'] as const;
+export type ConsentTo = (typeof consents)[number];
+
 export const clearanceAnswers = ['may', 'may-with-limits', 'not-now'] as const;
 export type ClearanceAnswer = (typeof clearanceAnswers)[number];
 
@@ -123,7 +127,11 @@ export type EntryContent =
       readonly answer: ClearanceAnswer;
       readonly limits: string;
       readonly until: IsoDate | null;
+      /** The day on the answer, where it is not the day it was noted. */
+      readonly answeredOn?: IsoDate | null;
     }
+  /** What somebody agreed to, or no longer agrees to. */
+  | { readonly kind: 'consent'; readonly to: ConsentTo; readonly given: boolean }
   | {
       readonly kind: 'day-check';
       readonly signs: readonly DaySign[];

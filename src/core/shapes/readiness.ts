@@ -1,5 +1,5 @@
 import type { DaySign, IntakeSection, QuestionId } from './intake';
-import type { AskFirstKind, LimiterKind, Readiness } from './facts';
+import type { AskFirstKind, IsoDate, LimiterKind, Readiness } from './facts';
 import type { Source } from './norms';
 
 /** One of the readiness questions, in our own words. */
@@ -84,6 +84,8 @@ export interface ReadinessReason {
   readonly nextStep: string;
   /** The moment it began to hold, a day or an entry’s moment: an answer given before it says nothing of it. */
   readonly since: string;
+  /** The day it happened, where it has one: an answer of before that day does not speak of it. */
+  readonly happenedOn?: IsoDate;
   readonly source: Source;
   /** Of one to ask first: what for; by what a professional is asked as for symptoms where left out. */
   readonly askFirst?: AskFirstKind;

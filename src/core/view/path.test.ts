@@ -7,7 +7,7 @@ const facts: PathFacts = {
   readinessWhy: '',
   toAsk: false,
   lacking: [],
-  startWith: '30-second chair stand',
+  begin: { test: 'four-stage', title: 'Four standing positions, 10 s each' },
   lastTestedOn: null,
   again: null,
   toRepeat: false,
@@ -16,10 +16,14 @@ const facts: PathFacts = {
   levelName: null,
   dueOn: null,
 };
-const tested: PathFacts = { ...facts, lastTestedOn: '2026-02-23', dueOn: '2026-05-18', levelsWaiting: 4 };
+const tested: PathFacts = { ...facts, begin: null, lastTestedOn: '2026-02-23', dueOn: '2026-05-18', levelsWaiting: 4 };
 
 test('one thing is next: first the test, then the level, then waiting for the retest', () => {
-  expect(pathOf(facts).next.step).toBe('test');
+  expect(pathOf(facts).next).toEqual({
+    ...{ step: 'test', test: 'four-stage', words: 'Run the four standing positions, 10 s each' },
+  });
+  const begin = { test: 'chair-stand-30s', title: '30-second chair stand' };
+  expect(pathOf({ ...tested, begin }).next).toMatchObject({ test: 'chair-stand-30s' });
   expect(pathOf(tested).next).toEqual({ step: 'levels', words: 'Look at the 4 levels that wait and confirm them' });
   expect(pathOf({ ...tested, levelsWaiting: 1 }).next.words).toBe('Look at the level that waits and confirm it');
   expect(pathOf({ ...tested, levelsWaiting: 0 }).next.step).toBe('retest');

@@ -33,8 +33,8 @@ export interface PathFacts {
   readonly toAsk: boolean;
   /** What the intake still lacks, in words. */
   readonly lacking: readonly string[];
-  /** The test to begin with, by its title. */
-  readonly startWith: string;
+  /** The test to begin with, or the one that goes with it where only that was done; `null` once both were. */
+  readonly begin: { readonly test: string; readonly title: string } | null;
   readonly lastTestedOn: IsoDate | null;
   /** Something happened since that makes the tests no longer true, and the test to take again first. */
   readonly again: { readonly why: string; readonly test: string } | null;
@@ -105,11 +105,10 @@ function nextOf(facts: PathFacts, held: boolean, due: boolean): Path['next'] {
     };
   }
   if (facts.toRepeat) return { step: 'test', words: 'Repeat the test that broke off' };
-  if (facts.lastTestedOn === null)
-    return {
-      step: 'test',
-      words: `Run the ${facts.startWith.charAt(0).toLowerCase()}${facts.startWith.slice(1)}`,
-    };
+  if (facts.begin) {
+    const { test, title } = facts.begin;
+    return { step: 'test', test, words: `Run the ${title.charAt(0).toLowerCase()}${title.slice(1)}` };
+  }
   if (facts.levelsWaiting === 1) return { step: 'levels', words: 'Look at the level that waits and confirm it' };
   if (facts.levelsWaiting > 1)
     return { step: 'levels', words: `Look at the ${facts.levelsWaiting} levels that wait and confirm them` };

@@ -24,7 +24,7 @@ import type { Person, Place, UnitSystem } from '../shapes/person';
 import type { Protocol } from '../shapes/protocol';
 import type { RuleBook } from '../shapes/rules';
 import { together, type Compared, type Together } from '../retest/together';
-import { pathOf, type Path } from './path';
+import { pathOf, type Path, type PathFacts } from './path';
 import { isWatched, newestOf, testViewOf, type DatedResult, type NewestTest, type TestView } from './testView';
 
 /** All that the lists of the register need of somebody. */
@@ -168,7 +168,7 @@ export function describePerson(records: PersonRecords, hall: Hall, today: IsoDat
     readinessWhy: readiness.reasons[0]?.text ?? '',
     toAsk: readiness.asked !== 'current',
     lacking: [...(intake.heightCm === null ? ['height'] : []), ...(intake.massKg === null ? ['mass'] : [])],
-    startWith: book.protocols.find((p) => p.id === rules.coreTests[0])?.title ?? 'first test',
+    begin: beginWith(newest, lastTestedOn === null, book),
     lastTestedOn,
     again: upset && again ? { why: upsetWords[upset.by], test: again.id } : null,
     toRepeat: toRepeat.length > 0,
@@ -204,6 +204,18 @@ export function describePerson(records: PersonRecords, hall: Hall, today: IsoDat
   return { outline, levels };
 }
 
+/** The easy test comes first, and what goes with it; whoever was tested before without it goes on as they were. */
+function beginWith(
+  threeMinutes: readonly { readonly id: string; readonly on: IsoDate | null }[],
+  never: boolean,
+  { protocols }: NormBook,
+): PathFacts['begin'] {
+  const [first, ...others] = threeMinutes;
+  const id = never ? first?.id : first?.on != null ? others.find(({ on }) => on === null)?.id : undefined;
+  const protocol = protocols.find((p) => p.id === id);
+  return protocol ? { test: protocol.id, title: protocol.title } : null;
+}
+
 /** The newest change of every test and side, with the two days it lies between. */
 const comparedOf = (tests: readonly TestView[]): Compared[] =>
   tests.flatMap(({ test, series }) =>
@@ -220,7 +232,8 @@ export function factsFrom(records: PersonRecords, { place, rules }: Hall, day: I
       person,
       known,
       place,
-      attempts.map(toResult).filter((r) => r !== null),
+      // What was done although it was closed feeds no level.
+      attempts.flatMap((a) => (a.conditions.despite === undefined ? (toResult(a) ?? []) : [])),
       saidBefore(decided),
       day,
       classesSince,

@@ -2,7 +2,7 @@
 import { useRouter } from 'next/navigation';
 import { useRules } from '../frame/rules';
 import { useEffect, useRef, useState } from 'react';
-import { knownOn } from '../../core/intake/known';
+import { knownOn, type Known } from '../../core/intake/known';
 import { clearanceAnswers, type ClearanceAnswer, type PersonRecord, type QuestionId } from '../../core/shapes/intake';
 import { askFirstKindIn } from '../../core/intake/facts';
 import type { ReadinessAnswer, ReadinessQuestion } from '../../core/shapes/readiness';
@@ -15,6 +15,7 @@ import { Button, ButtonLink, Key } from '../touch/button';
 import { useOneAtATime } from '../touch/useOneAtATime';
 import { states, stateOfReadiness } from '../states';
 import { dayWords } from '../words';
+import { Consents } from './consents';
 import { TextBox, TickBox } from '../touch/field';
 
 type SaveAnswer = { kind: string; errors?: readonly FieldError[] };
@@ -149,19 +150,29 @@ export function ReadinessScreen({ personId, today, record, note }: Props) {
           </p>
         </div>
       </section>
-      <div className="space-y-6">
+      <div className="space-y-6 lg:sticky lg:top-5">
         {tried && <Outcome answer={tried.readiness} meanwhile={meanwhileOf(tried.readiness, book)} />}
         {tried && tried.readiness.reasons.some((r) => r.outcome === 'ask-first' && r.id !== 'to-ask') && (
           <ButtonLink look="line" href={`/people/${personId}/note`} hard>
             Print the note to a professional
           </ButtonLink>
         )}
+        {careFrom(tried) && (
+          <ButtonLink look="line" href={`/people/${personId}/note/tells`} hard>
+            Print the letter that tells
+          </ButtonLink>
+        )}
         <Clearance today={today} note={note} record={record} />
+        <Consents entries={known?.entries ?? []} note={note} />
         <p className="text-sm">{cautions.defer}</p>
       </div>
     </div>
   );
 }
+
+/** Whoever is ready with care has a letter that tells; nothing waits for it. */
+const careFrom = (known: Known | undefined): boolean =>
+  known?.readiness.reasons.some((r) => r.outcome === 'ready-with-care' && !r.id.startsWith('day:')) === true;
 
 const isSymptom = ({ role }: ReadinessQuestion): boolean => role === 'symptom';
 
@@ -227,18 +238,25 @@ function Clearance({ today, note, record }: Pick<Props, 'today' | 'note' | 'reco
   const [by, setBy] = useState('');
   const [answer, setAnswer] = useState<ClearanceAnswer | null>(null);
   const [limits, setLimits] = useState('');
+  const [answeredOn, setAnsweredOn] = useState('');
   const [until, setUntil] = useState('');
   const [fault, setFault] = useState('');
   const [key, setKey] = useState(newClientKey);
   const earlier = record.entries.flatMap((e) => (e.content.kind === 'clearance' ? [{ on: e.on, ...e.content }] : []));
   const save = useOneAtATime(async () => {
-    const content = { kind: 'clearance', by, answer, limits, until: until === '' ? null : until };
+    if (answeredOn === '') {
+      setFault('Choose the day that stands on the answer.');
+      return true;
+    }
+    const content = { kind: 'clearance', by, answer, limits, until: until === '' ? null : until, answeredOn };
     const saved = await note(content, key).catch(() => null);
     if (saved?.kind === 'created' || saved?.kind === 'known') {
       setKey(newClientKey());
       setBy('');
       setAnswer(null);
       setLimits('');
+      setAnsweredOn('');
+      setUntil('');
       setFault('');
       router.refresh();
     } else setFault(saved?.errors?.map((e) => e.message).join(' ') ?? 'The server did not answer. Save again.');
@@ -253,7 +271,7 @@ function Clearance({ today, note, record }: Pick<Props, 'today' | 'note' | 'reco
       <ul>
         {earlier.map((c) => (
           <li key={`${c.on}${c.by}`} className="border-b border-rule py-2">
-            <b>{answerWords[c.answer]}</b>, {c.by}, {dayWords(c.on)}
+            <b>{answerWords[c.answer]}</b>, {c.by}, {dayWords(c.answeredOn ?? c.on)}
             {c.until && `, until ${dayWords(c.until)}`}
             {c.limits !== '' && `: ${c.limits}`}
           </li>
@@ -263,6 +281,17 @@ function Clearance({ today, note, record }: Pick<Props, 'today' | 'note' | 'reco
         <label className="font-semibold">
           Who answered
           <TextBox className="mt-1 block w-56" value={by} onChange={(e) => setBy(e.target.value)} />
+        </label>
+        <label className="font-semibold">
+          Answered on
+          <TextBox
+            num
+            className="mt-1 block"
+            type="date"
+            max={today}
+            value={answeredOn}
+            onChange={(e) => setAnsweredOn(e.target.value)}
+          />
         </label>
         <label className="font-semibold">
           Holds until

@@ -68,8 +68,10 @@ export function inPlainOrder(tests: readonly TestView[]): {
 } {
   const dayOf = (t: TestView) => t.series[0]?.results[0]?.on ?? '';
   const sitting = tests.reduce((day, t) => (dayOf(t) > day ? dayOf(t) : day), '');
-  const sorted = [...tests].sort((a, b) => wellness(b) - wellness(a));
-  const asked = [...sorted].sort((a, b) => attentionOf(b) - attentionOf(a))[0];
+  const asItShould = (t: TestView) => t.series[0]?.results[0]?.conditions.despite === undefined;
+  // What was done although it was closed is neither praised nor worked on.
+  const sorted = [...tests].sort((a, b) => Number(asItShould(b)) - Number(asItShould(a)) || wellness(b) - wellness(a));
+  const asked = sorted.filter(asItShould).sort((a, b) => attentionOf(b) - attentionOf(a))[0];
   const next = asked && attentionOf(asked) > 0 ? asked.test : null;
   const today = sorted.filter((t) => dayOf(t) === sitting);
   const older = sorted.filter((t) => dayOf(t) !== sitting);

@@ -62,11 +62,16 @@ function ForPerson({ report }: { report: Report }) {
                 ) : null,
               )}
               <p>
-                {[
-                  plainChange(newest, test.series[0]?.results[1]?.on),
-                  plainStanding(protocol, test, test.test === next),
-                  percent ? plainPlace(newest.score).trim() : '',
-                ]
+                {newest.conditions.despite !== undefined &&
+                  `Done although it was closed: ${newest.conditions.despite}.`}
+                {(newest.conditions.despite === undefined
+                  ? [
+                      plainChange(newest, test.series[0]?.results[1]?.on),
+                      plainStanding(protocol, test, test.test === next),
+                      percent ? plainPlace(newest.score).trim() : '',
+                    ]
+                  : []
+                )
                   .filter((words) => words !== '')
                   .join(' ')}
               </p>
@@ -168,6 +173,7 @@ function rowOf(
     ...(conditions.seatHeightCm === undefined ? [] : [`seat ${shortLengthWords(conditions.seatHeightCm, unit)}`]),
     ...((conditions.aid ?? 'none') === 'none' ? [] : [`with ${aidWords[conditions.aid ?? 'none']}`]),
     ...(scored.fromPaper ? ['from paper'] : []),
+    ...(conditions.despite === undefined ? [] : [`although closed: ${conditions.despite}`]),
   ].join(', ');
   const change = changeWords(scored.change);
   const peers =

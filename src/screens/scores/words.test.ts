@@ -110,6 +110,19 @@ describe('words for the person', () => {
   });
 });
 
+test('what was done although it was closed stands behind all else, and is nothing to work on', () => {
+  const reach = view('sit-reach', 9);
+  const closed = {
+    ...view('chair-stand-30s', 5),
+    series: view('chair-stand-30s', 5).series.map((s) => ({
+      ...s,
+      results: s.results.map((r) => ({ ...r, conditions: { despite: 'knee pain from 5' } })),
+    })),
+  };
+  const { tests, next } = inPlainOrder([closed, reach]);
+  expect([tests.map((t) => t.test), next]).toEqual([['sit-reach', 'chair-stand-30s'], null]);
+});
+
 describe('one line of all tests', () => {
   test('at most three to work on, and three that are strong', () => {
     const low = ['chair-stand-30s', 'step-2min', 'arm-curl'].map((id) => view(id, 5));

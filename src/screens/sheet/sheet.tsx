@@ -17,6 +17,14 @@ import { TestChooser, type SheetOfTest } from './testChooser';
 import { blank, cellNames, isWritten, toLine, wrongCells, type SheetRow, type Written } from './sheetRows';
 import { Choice, TextField, TickBox } from '../touch/field';
 
+type SavedSheet =
+  | { readonly kind: 'saved' }
+  | { readonly kind: 'rejected'; readonly errors: readonly FieldError[] }
+  | {
+      readonly kind: 'closed';
+      readonly closed: readonly { key: string; name: string; test: string; closedBy: string }[];
+    };
+
 interface Props {
   readonly today: string;
   readonly rows: readonly SheetRow[];
@@ -26,7 +34,7 @@ interface Props {
   /** Where to go when it is saved, and when it is left. */
   readonly then: string;
   readonly back: string;
-  readonly save: (form: object) => Promise<{ kind: string; errors?: readonly FieldError[]; results?: number }>;
+  readonly save: (form: object) => Promise<SavedSheet>;
 }
 
 /** Results from paper, typed down the sheet: Enter and the arrows go from line to line, an empty line is left out. */
@@ -43,6 +51,7 @@ export function Sheet({ today, rows, tests, seatHeightCm, then, back, save }: Pr
   const [keys] = useState(() => rows.map(() => newClientKey()));
   const [faults, setFaults] = useState<ReadonlyMap<string, string>>(new Map());
   const [said, setSaid] = useState('');
+  const [closed, setClosed] = useState<Extract<SavedSheet, { kind: 'closed' }>['closed']>([]);
   const table = useRef<HTMLTableElement>(null);
   const protocols = [...new Map(rows.map((r) => [r.protocol.id, r.protocol])).values()];
   /** Down a sheet of one test its cells stand in columns, named once. */
@@ -50,26 +59,28 @@ export function Sheet({ today, rows, tests, seatHeightCm, then, back, save }: Pr
   const seated = protocols.some((p) => p.seatCm !== undefined);
   const filled = rows.map((_, i) => i).filter((i) => isWritten(written[i] ?? blank));
 
-  const submit = useOneAtATime(async () => {
+  const submit = useOneAtATime(async (despite: boolean) => {
     const form = {
       testedOn: head.testedOn,
       who: head.who,
       seatHeightCm: seat,
       shoes,
       counts,
+      despite,
       lines: filled.flatMap((i) => {
         const row = rows[i];
         return row ? [toLine(row, written[i] ?? blank, keys[i] ?? '')] : [];
       }),
     };
     setSaid('');
+    setClosed([]);
     setFaults(new Map());
     if (filled.length === 0) {
       setSaid('Nothing is written yet.');
       return true;
     }
     const checked = parse(sheetForm(protocols, today), form);
-    const answer =
+    const answer: SavedSheet | null =
       checked.kind === 'bad'
         ? { kind: 'rejected', errors: checked.errors }
         : await save({ ...form, lines: kept(checked.value.lines, protocols) }).catch(() => null);
@@ -77,9 +88,10 @@ export function Sheet({ today, rows, tests, seatHeightCm, then, back, save }: Pr
       router.push(then);
       return false;
     }
-    if (answer === null) setSaid('The server did not answer. What you wrote is still here; save again.');
+    if (answer?.kind === 'closed') setClosed(answer.closed);
+    else if (answer === null) setSaid('The server did not answer. What you wrote is still here; save again.');
     else {
-      setFaults(byPlace(answer.errors ?? [], filled));
+      setFaults(byPlace(answer.errors, filled));
       setSaid('Nothing was saved yet: put right what is marked, then save again.');
     }
     return true;
@@ -111,7 +123,7 @@ export function Sheet({ today, rows, tests, seatHeightCm, then, back, save }: Pr
       noValidate
       onSubmit={(event) => {
         event.preventDefault();
-        submit();
+        submit(false);
       }}
     >
       <div className="mt-3 flex flex-wrap items-start gap-x-6 gap-y-2">
@@ -186,6 +198,21 @@ export function Sheet({ today, rows, tests, seatHeightCm, then, back, save }: Pr
           ))}
         </tbody>
       </table>
+      {closed.length > 0 && (
+        <div role="alert" className="mt-4 border-l-8 border-watch bg-board p-4">
+          <p className="font-bold">Closed to them on that day; nothing was saved yet. Were they done all the same?</p>
+          <ul className="mt-1 list-disc pl-5">
+            {closed.map((c) => (
+              <li key={c.key}>
+                {c.name}, {c.test}: {c.closedBy}
+              </li>
+            ))}
+          </ul>
+          <Button look="line" className="mt-2" onClick={() => submit(true)}>
+            They were: keep them as such
+          </Button>
+        </div>
+      )}
       <FootBar>
         <Button type="submit" className="sm:min-w-56">
           {filled.length === 0

@@ -69,9 +69,8 @@ export function HalfWay({
   return (
     <div role="group" aria-label="At the tone">
       <p className="pb-1.5 text-xl font-bold @max-xl:text-base low:text-base">
-        {many
-          ? 'Half-way up at the tone, not yet counted?'
-          : 'At the tone: more than half-way up in a stand not yet counted?'}
+        Half up?{' '}
+        {!many && <span className="font-normal">More than half-way up at the tone, in a stand not yet counted.</span>}
       </p>
       <Controls>
         <Control main hotkey={many?.yes ?? 'Y'} press={(t) => answer(true, 'touch', t)}>

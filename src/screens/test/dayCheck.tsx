@@ -139,10 +139,10 @@ export function DayCheck({ name, known, today, first, save, back }: Props) {
               </button>
             );
           })}
-          {isNewSign('fall', known, said) && <FallAsked fall={fall} set={setFall} today={today} />}
-          {isNewSign('hot-joint', known, said) && <WhichJoint hot={hot} set={setHot} />}
         </div>
         <div className="space-y-4">
+          {isNewSign('fall', known, said) && <FallAsked fall={fall} set={setFall} today={today} />}
+          {isNewSign('hot-joint', known, said) && <WhichJoint hot={hot} set={setHot} />}
           {known.pains.length > 0 && (
             <div>
               <p className="border-b-2 border-ink pb-1 font-bold">How much today, 0 to 10?</p>
@@ -250,9 +250,9 @@ const answer = (on: boolean): string =>
 /** Of a fall since last time: about when, and whether it was looked at, hurt, or struck the head. */
 function FallAsked({ fall, set, today }: { fall: FallSaid; set: (fall: FallSaid) => void; today: IsoDate }) {
   return (
-    <div className="border-l-8 border-ink bg-board p-3 sm:col-span-2" data-testid="fall-asked">
+    <div className="border-l-8 border-ink bg-board p-3" data-testid="fall-asked">
       <div role="group" aria-label="About when?" className="flex flex-wrap items-center gap-2">
-        <b className="min-w-52">About when?</b>
+        <b className="w-full">About when?</b>
         {agos.map(([days, words]) => (
           <button
             key={days}
@@ -267,7 +267,7 @@ function FallAsked({ fall, set, today }: { fall: FallSaid; set: (fall: FallSaid)
       </div>
       {asks.map(([name, words]) => (
         <div key={name} role="group" aria-label={words} className="mt-2 flex flex-wrap items-center gap-2">
-          <b className="min-w-52">{words}</b>
+          <b className="min-w-48 flex-1">{words}</b>
           {([true, false] as const).map((yes) => (
             <button
               key={String(yes)}
@@ -295,7 +295,7 @@ function WhichJoint({ hot, set }: { hot: SorePlace | null; set: (at: SorePlace) 
     <div
       role="group"
       aria-label="Which joint is hot or swollen?"
-      className="flex flex-wrap items-center gap-2 border-l-8 border-ink bg-board p-3 sm:col-span-2"
+      className="flex flex-wrap items-center gap-2 border-l-8 border-ink bg-board p-3"
     >
       <b className="w-full">Which joint?</b>
       {places.map((at) => {

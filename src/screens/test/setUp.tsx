@@ -24,7 +24,7 @@ import type { Held } from '../../core/intake/mayStart';
 import { checksThatStay } from '../../core/intake/readiness';
 import type { EntryContent } from '../../core/shapes/intake';
 import { laneLetters } from './lanes';
-import type { SetUp, StationPerson } from './station';
+import type { AtStation, SetUp, StationPerson } from './station';
 import { StationPlan } from '../drawing/stationPlan';
 import { Choice, TextBox } from '../touch/field';
 import { MeasureField } from '../touch/measureField';
@@ -34,6 +34,8 @@ export interface Seated {
   readonly person: StationPerson;
   readonly known: Known;
   readonly held: Held | null;
+  /** The limiters that hold them, and nothing else. */
+  readonly closedBy: readonly string[];
 }
 
 interface Props {
@@ -47,7 +49,9 @@ interface Props {
   readonly protocol: Protocol;
   readonly helpers: readonly Helper[];
   readonly emergencyNumber: string;
-  readonly start: (setUps: readonly SetUp[]) => void;
+  /** From the person before at this station. */
+  readonly kept: AtStation;
+  readonly start: (setUps: readonly SetUp[], here: AtStation) => void;
   /** Chooses somebody else instead of all, one more beside them, or takes one of several away. */
   readonly back: () => void;
   readonly beside: (() => void) | null;
@@ -64,6 +68,8 @@ interface Today {
   readonly side: Side;
   /** Tested beside others although one pair of eyes alone would be better. */
   readonly although: boolean;
+  /** Done although something closes it. */
+  readonly despite: boolean;
   /** What counts beside the hand; that of their lane where nobody has said, once it is heard. */
   readonly device: string | null | undefined;
 }
@@ -72,6 +78,10 @@ const sits = ({ seatCm, place = [] }: Protocol): boolean =>
   seatCm !== undefined || place.some((p) => p.what === 'chair');
 /** What is read on the seat itself, on its height, or on the floor changes with neither shoes nor aid. */
 const shod = ({ station, seatedArms }: Protocol): boolean => station.group > 0 && !seatedArms;
+/** Of tests on the way from here to there, or in place, the aid is the one they walk with. */
+const walks = ({ station }: Protocol): boolean => station.group === 5 || station.group === 6;
+/** From the stands on it is strength, speed and endurance: five minutes of warm-up come before. */
+const asksWarmUp = ({ station }: Protocol): boolean => station.group >= 4;
 
 /** What to put up and what to say, read once; then the one big button. */
 export function SetUpScreen({
@@ -82,20 +92,23 @@ export function SetUpScreen({
   protocol,
   helpers,
   emergencyNumber,
+  kept,
   start,
   back,
   beside,
   without,
 }: Props) {
+  const [warmUp, setWarmUp] = useState(kept.warmUp);
   const units = useUnits();
   const [noted, note] = useState<ReadonlyMap<string, Today>>(new Map());
   const todayOf = ({ person, known }: Seated): Today =>
     noted.get(person.id) ?? {
-      seat: known.intake.seatHeightCm ?? Math.round(protocol.seatCm ?? 43),
-      aid: 'none',
-      shoes: 'flat',
+      seat: kept.seatCm ?? known.intake.seatHeightCm ?? Math.round(protocol.seatCm ?? 43),
+      aid: walks(protocol) ? known.intake.aidIndoors : 'none',
+      shoes: kept.shoes ?? 'flat',
       side: 'R',
       although: false,
+      despite: false,
       device: undefined,
     };
   const change = (one: Seated, more: Partial<Today>) =>
@@ -120,10 +133,19 @@ export function SetUpScreen({
     return seat + (deviceOf(one) !== null && protocol.device === 'seat' ? seatSwitchCm : 0);
   };
   const eyes = useEyes(protocol, helpers, seated, (one) => deviceOf(one) !== null);
+  const isHeld = (one: Seated): boolean => one.held !== null && !todayOf(one).despite;
   const ready =
-    seated.every((one) => one.held === null && seatFault(todayOf(one)) === null && !open(one)) &&
+    seated.every((one) => !isHeld(one) && seatFault(todayOf(one)) === null && !open(one)) &&
     eyes.every((pair) => pair.by !== '');
   const settled = useSettled();
+  const stays = (): AtStation => {
+    const [first] = seated.map(todayOf);
+    return {
+      seatCm: sits(protocol) && typeof first?.seat === 'number' ? first.seat : kept.seatCm,
+      shoes: shod(protocol) ? (first?.shoes ?? null) : kept.shoes,
+      warmUp,
+    };
+  };
   const go = () =>
     start(
       seated.map((one) => {
@@ -135,6 +157,8 @@ export function SetUpScreen({
           conditions: {
             ...(seat === null ? {} : { seatHeightCm: seat }),
             ...(shod(protocol) ? { aid, shoes: shoe } : {}),
+            ...(one.closedBy.length > 0 ? { despite: one.closedBy.join(', ') } : {}),
+            ...(asksWarmUp(protocol) && warmUp !== null ? { warmUp } : {}),
           },
           side: protocol.sides === 'chosen' ? side : null,
           although: reasons.length > 0 ? reasons.join(', ') : null,
@@ -142,6 +166,7 @@ export function SetUpScreen({
           device: deviceOf(one),
         };
       }),
+      stays(),
     );
   useKeys('page', (event) => {
     if (event.repeat || !['Space', 'Enter'].includes(event.code) || !ready || !settled()) return false;
@@ -149,12 +174,7 @@ export function SetUpScreen({
     return true;
   });
   const { readiness } = useRules();
-  const held = seated.filter((one) => one.held !== null);
-  const minds = [
-    ...new Set(
-      seated.flatMap(({ person, known }) => [...person.cautions, ...known.readiness.limits, ...careWords(known)]),
-    ),
-  ];
+  const held = seated.filter(isHeld);
   return (
     <Step className="pt-4">
       <div className="flex flex-wrap items-center gap-x-5 gap-y-1">
@@ -183,24 +203,29 @@ export function SetUpScreen({
           </Button>
         </span>
       </div>
-      {held.map(({ person, known, held: why }) => (
-        <HeldBack key={person.id} {...{ person, known, emergencyNumber }} held={why} many={many}>
-          {many && (
-            <Button look="line" onClick={() => without(person)}>
-              Go on without {person.name}
-            </Button>
-          )}
-          {known.dayCheck !== null && (
-            <Button look="line" onClick={() => checkAgain(person)}>
-              Do the check of today again
-            </Button>
-          )}
-          <ByMistake
-            checks={checksThatStay(known.entries, known.dayCheck?.on ?? '', readiness)}
-            takeBack={(back) => takeBack(person, back)}
-          />
-        </HeldBack>
-      ))}
+      {held
+        .map((one) => [one, one.person, one.known, one.held] as const)
+        .map(([one, person, known, why]) => (
+          <HeldBack key={person.id} {...{ person, known, emergencyNumber }} held={why} many={many}>
+            {many && (
+              <Button look="line" onClick={() => without(person)}>
+                Go on without {person.name}
+              </Button>
+            )}
+            {known.dayCheck !== null && (
+              <Button look="line" onClick={() => checkAgain(person)}>
+                Do the check of today again
+              </Button>
+            )}
+            {one.closedBy.length > 0 && (
+              <AllTheSame closedBy={one.closedBy} does={() => change(one, { despite: true })} />
+            )}
+            <ByMistake
+              checks={checksThatStay(known.entries, known.dayCheck?.on ?? '', readiness)}
+              takeBack={(back) => takeBack(person, back)}
+            />
+          </HeldBack>
+        ))}
       {held.length === 0 && (
         <>
           {seated.filter(open).map((one) => (
@@ -232,9 +257,13 @@ export function SetUpScreen({
               <p className="mt-2">
                 <b>Practice:</b> {protocol.practice}
               </p>
+              <p className="mt-1">
+                <b>Does not count:</b> {protocol.notCountedIf.join(', ')}.
+              </p>
             </section>
             <section className="min-w-0">
               <Head>How it is done today</Head>
+              {asksWarmUp(protocol) && <WarmUp warm={warmUp} set={setWarmUp} />}
               {eyes.map((pair) => (
                 <PairOfEyes
                   key={pair.lanes.join()}
@@ -275,6 +304,7 @@ export function SetUpScreen({
                         fault={seatFault(today) ?? undefined}
                       />
                     )}
+                    <OtherSeat protocol={protocol} today={today} intakeCm={one.known.intake.seatHeightCm} />
                     {shod(protocol) && (
                       <>
                         <Picked
@@ -332,21 +362,14 @@ export function SetUpScreen({
                     <HazardMark hazard={hazard} /> {cautions.byHazard[hazard]}
                   </li>
                 ))}
-                {seated
-                  .filter(({ person }) => protocol.plan.on === 'feet' && person.sides.length > 0)
-                  .map(({ person }) => (
-                    <li key={person.id} className="ml-5 list-item list-disc font-semibold">
-                      {many && `${person.name}: `}
-                      {person.sides.join('; ')}
-                    </li>
-                  ))}
-                {[...protocol.cautions, ...minds].map((line) => (
-                  <li key={line} className="ml-5 list-item list-disc">
-                    {sentenceIn(line, units)}
-                  </li>
-                ))}
-                <li className="ml-5 list-item list-disc">Does not count: {protocol.notCountedIf.join(', ')}.</li>
               </ul>
+              {seated.map((one) => (
+                <Minds
+                  key={one.person.id}
+                  name={many ? one.person.name : null}
+                  lines={mindsOf(one, protocol).map((line) => sentenceIn(line, units))}
+                />
+              ))}
             </section>
           </div>
           <FootBar>
@@ -366,6 +389,74 @@ export function SetUpScreen({
         </>
       )}
     </Step>
+  );
+}
+
+/** So many things to mind are looked at; the rest are behind one press. */
+const mostMinded = 3;
+
+/**
+ * What to mind with somebody, the largest first: what a professional wrote, the side, hands and seat, a blood thinner,
+ * then the rest, and what the test itself asks.
+ */
+function mindsOf({ person, known }: Seated, protocol: Protocol): string[] {
+  const sides = protocol.plan.on === 'feet' && person.sides.length > 0 ? [person.sides.join('; ')] : [];
+  return [
+    ...new Set([...known.readiness.limits, ...sides, ...person.cautions, ...careWords(known), ...protocol.cautions]),
+  ];
+}
+
+function Minds({ name, lines }: { name: string | null; lines: readonly string[] }) {
+  const rest = lines.slice(mostMinded);
+  const item = (line: string) => (
+    <li key={line} className="ml-5 list-item list-disc first-letter:uppercase">
+      {line}
+    </li>
+  );
+  return (
+    <div data-testid="minds">
+      {name !== null && <p className="mt-2 font-bold">{name}</p>}
+      <ul className="mt-1.5 space-y-1.5 text-lg">{lines.slice(0, mostMinded).map(item)}</ul>
+      {rest.length > 0 && (
+        <details>
+          <summary className="flex min-h-11 w-fit cursor-pointer items-center font-semibold text-squat underline underline-offset-4">
+            {rest.length} more to mind
+          </summary>
+          <ul className="space-y-1.5">{rest.map(item)}</ul>
+        </details>
+      )}
+    </div>
+  );
+}
+
+/** Asked before strength; what is said holds for those who come after. */
+function WarmUp({ warm, set }: { warm: boolean | null; set: (warm: boolean) => void }) {
+  return (
+    <div role="group" aria-label="Warmed up for five minutes?" className="mt-2 flex flex-wrap items-center gap-2">
+      <b className="flex-1">Warmed up for five minutes?</b>
+      {([true, false] as const).map((yes) => (
+        <Button
+          key={String(yes)}
+          look={warm === yes ? 'main' : 'line'}
+          aria-pressed={warm === yes}
+          onClick={() => set(yes)}
+        >
+          {yes ? 'Yes' : 'Not yet'}
+        </Button>
+      ))}
+      {warm === false && <p className="w-full font-semibold">Five minutes of easy walking and arm circles first.</p>}
+    </div>
+  );
+}
+
+/** Another chair than theirs makes another test of it. */
+function OtherSeat({ protocol, today, intakeCm }: { protocol: Protocol; today: Today; intakeCm: number | null }) {
+  const units = useUnits();
+  if (!sits(protocol) || intakeCm === null || today.seat === intakeCm) return null;
+  return (
+    <p className="w-full font-semibold">
+      Their own seat in the intake is {sentenceIn(`${intakeCm} cm`, units)}; on another one it is not like for like.
+    </p>
   );
 }
 
@@ -461,6 +552,28 @@ function Picked<V extends string>({
   );
 }
 
+/** Asked once: what a limiter closes is done only by who says so, and is kept as such. */
+function AllTheSame({ closedBy, does }: { closedBy: readonly string[]; does: () => void }) {
+  const [open, setOpen] = useState(false);
+  if (!open)
+    return (
+      <Button look="plain" onClick={() => setOpen(true)}>
+        Do it all the same
+      </Button>
+    );
+  return (
+    <div className="w-full" role="status">
+      <p className="font-semibold">
+        Closed by {closedBy.join(', ')}. Done all the same it is kept as such: it opens no level, and stands on paper
+        without praise.
+      </p>
+      <Button look="line" className="mt-2" onClick={does}>
+        Do it; I stay beside them
+      </Button>
+    </div>
+  );
+}
+
 interface ByMistakeProps {
   readonly checks: ReturnType<typeof checksThatStay>;
   readonly takeBack: (contents: readonly EntryContent[]) => void;
@@ -553,7 +666,10 @@ function HeldBack({
 
 /** What to do for somebody who is ready, with care. */
 function careWords({ readiness, dayCheck }: Known): string[] {
-  const care = readiness.reasons.filter((r) => r.outcome === 'ready-with-care').map((r) => `${r.text}: ${r.nextStep}`);
+  // Of falls it says already that they have an own spotter.
+  const care = readiness.reasons
+    .filter((r) => r.outcome === 'ready-with-care' && r.id !== 'falls')
+    .map((r) => `${r.text}: ${r.nextStep}`);
   const skipped = dayCheck?.content.skippedBecause ?? null;
   return [...care, ...(skipped === null ? [] : [`The check of today was left out: ${skipped}.`])];
 }

@@ -20,6 +20,14 @@ export interface StationPerson {
   readonly due: boolean;
 }
 
+/** What stays at a station from one person to the next; `null` while nobody was tested here. */
+export interface AtStation {
+  readonly seatCm: number | null;
+  readonly shoes: NonNullable<Conditions['shoes']> | null;
+  /** Whether the people here have warmed up. */
+  readonly warmUp: boolean | null;
+}
+
 /** Somebody who is set up and has not yet begun. */
 export interface SetUp {
   readonly person: StationPerson;

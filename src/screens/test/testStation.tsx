@@ -31,7 +31,7 @@ import { RunGroup } from './runGroup';
 import { thisPage } from './bench/pages';
 import { SetUpScreen } from './setUp';
 import { askHall, askRecord, rulesOf, sendEntry } from './bench/sending';
-import type { SetUp, StationPerson } from './station';
+import type { AtStation, SetUp, StationPerson } from './station';
 import { takeUp } from './bench/takeUp';
 import { nextUp } from './whoNext';
 
@@ -95,6 +95,8 @@ export function TestStation({
   const [records, setRecords] = useState<ReadonlyMap<string, PersonRecord>>(new Map());
   // Who was at which test here, so that the next one is somebody else.
   const [had, setHad] = useState<ReadonlySet<string>>(new Set());
+  // The chair and the floor stay where they are for the next person.
+  const [kept, keep] = useState<AtStation>({ seatCm: null, shoes: null, warmUp: null });
   const [checkAgain, setCheckAgain] = useState<string | null>(null);
   const [asking, setAsking] = useState(false);
   const [number, setNumber] = useState(emergencyNumber);
@@ -186,13 +188,16 @@ export function TestStation({
     return { ...startOf(person, record, on), on };
   };
 
-  const start = async (setUps: readonly SetUp[]) => {
+  const start = async (setUps: readonly SetUp[], here: AtStation) => {
     if (asking) return;
+    keep(here);
     setAsking(true);
     const asked = await Promise.all(setUps.map(({ person }) => latest(person)));
     setAsking(false);
     // What came to light is drawn with the next paint: held, or the check of a new day.
-    if (asked.some((a) => !a.may)) return;
+    const all = (a: MayStart, setUp: SetUp | undefined) =>
+      a.may || (a.closedBy.length > 0 && a.known.dayCheck !== null && setUp?.conditions.despite !== undefined);
+    if (!asked.every((a, i) => all(a, setUps[i]))) return;
     const on = asked[0]?.on ?? day;
     await begin(setUps.flatMap((setUp, lane) => attemptsOf(setUp, lane, protocol, on)));
   };
@@ -250,7 +255,8 @@ export function TestStation({
           protocol={protocol}
           helpers={helpers}
           emergencyNumber={number}
-          start={(setUps) => void start(setUps)}
+          kept={kept}
+          start={(setUps, here) => void start(setUps, here)}
           back={() => choose([])}
           beside={others ? () => setPhase({ kind: 'choose', beside: phase.people }) : null}
           without={(person) => choose(phase.people.filter((p) => p !== person))}

@@ -9,7 +9,13 @@ interface Props {
 /** How much it hurts, 0 to 10, one press each; nothing is chosen before somebody says. */
 export function PainKeys({ place, level, say, id }: Props) {
   return (
-    <div id={id} tabIndex={-1} role="group" aria-label={`${place}: how much, 0 to 10`} className="flex flex-wrap gap-1">
+    <div
+      id={id}
+      tabIndex={-1}
+      role="group"
+      aria-label={`${place}: how much, 0 to 10`}
+      className="grid grid-cols-6 gap-1"
+    >
       {Array.from({ length: 11 }, (_, n) => (
         <button
           key={n}

@@ -63,7 +63,12 @@ export function Follows({ form, notedFalls, today }: Props) {
   );
   const step = stepHeightCm({ kneecapCm: numberOr(form.kneecapCm), hipBoneCm: numberOr(form.hipBoneCm) });
   return (
-    <section aria-labelledby="follows" aria-live="polite" className="border-l-8 border-watch bg-board p-4">
+    <section
+      aria-labelledby="follows"
+      aria-live="polite"
+      tabIndex={0}
+      className="border-l-8 border-watch bg-board p-4 lg:max-h-[calc(100vh-7.5rem)] lg:overflow-y-auto"
+    >
       <h2 id="follows" className="text-lg font-bold">
         What follows from it
       </h2>

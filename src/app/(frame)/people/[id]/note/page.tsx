@@ -1,13 +1,11 @@
-import { NoteScreen } from '../../../../../screens/people/notePage';
-import { readPlace } from '../../../../../use-cases/places';
-import { today } from '../../../../../use-cases/today';
-import { thePerson, type PersonParams } from '../person';
-import { theDesk } from '../../../../../use-cases/desk';
+import { LetterThatAsks } from '../../../../../screens/people/notePage';
+import { theLetter, type PersonParams } from './letter';
+import { thePerson } from '../person';
 
 export async function generateMetadata(context: PersonParams) {
   return { title: `A question about ${(await thePerson(context)).person.name}` };
 }
 
 export default async function NotePage(context: PersonParams) {
-  return <NoteScreen view={await thePerson(context)} place={await readPlace(await theDesk())} today={today()} />;
+  return <LetterThatAsks {...await theLetter(context)} />;
 }
