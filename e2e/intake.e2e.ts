@@ -154,7 +154,7 @@ test('ask first: the test is refused with its reason, the note is printed, the a
   const id = await addPerson('Ada Asker', ['disease']);
   const { page, faults } = await watchedPage(hall.browser, hall.server.url);
   await page.goto(`${hall.server.url}/test?person=${id}`, { waitUntil: 'networkidle0' });
-  await says(page, 'main', 'Ask first: a known disease of heart or kidneys, or diabetes');
+  await says(page, 'main', 'Ask first: a known disease of heart, vessels or kidneys, or diabetes');
   await settled(page);
   await page.keyboard.press('Space');
   await press(page, 'See what is noted');
@@ -175,6 +175,9 @@ test('ask first: the test is refused with its reason, the note is printed, the a
   await page.focus('summary');
   await page.keyboard.press('Enter');
   await typeInto(page, 'Who answered', 'Dr Mila Orr');
+  await press(page, 'Note the answer');
+  await says(page, 'main', 'Choose the day that stands on the answer.');
+  await typeInto(page, 'Answered on', '03012026');
   await typeInto(page, 'may, with limits', ' ');
   await typeInto(page, 'Limits', 'pulse under 120');
   await press(page, 'Note the answer');

@@ -70,7 +70,11 @@ export const painFields = (today: string) =>
   exactly({
     joint: oneOf(joints).required(),
     side: oneOf(['L', 'R']).nullable().defined(),
-    level: wholeIn(0, 10).required('Choose 0 to 10.'),
+    /** `null` while nobody has said. */
+    level: wholeIn(0, 10)
+      .nullable()
+      .defined('Say how much, 0 to 10.')
+      .test('said', 'Say how much, 0 to 10.', (v?: number | null) => v !== null),
     since: pastDay(today),
     /** Asked now; what was not asked now stays as it was. */
     asked: yesNo().required(),

@@ -1,6 +1,6 @@
 import { protocols } from '../catalogue/protocols';
 import { knownOn } from '../core/intake/known';
-import { heldByLimiters } from '../core/intake/mayStart';
+import { closedToThem } from '../core/intake/mayStart';
 import type { IsoDate } from '../core/shapes/facts';
 import type { AttemptEvent } from '../core/shapes/attempt';
 import type { Protocol } from '../core/shapes/protocol';
@@ -65,7 +65,7 @@ async function closedLines(desk: Desk, lines: readonly SheetLine[], day: IsoDate
   for (const { key, personId, test, outcome } of lines) {
     const protocol = protocols.find((p) => p.id === test);
     const known = knownOn(await readRecord(desk, personId), day, readiness);
-    const by = protocol && known && outcome === 'done' ? heldByLimiters(known, protocol, levels.limiters, day) : [];
+    const by = protocol && known && outcome === 'done' ? closedToThem(known, protocol, levels.limiters, day) : [];
     if (protocol && by.length > 0)
       closed.push({
         key,

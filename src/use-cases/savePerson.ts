@@ -200,6 +200,7 @@ function contentsOf(
 }
 
 function toPain({ joint, side, level, since }: PersonForm['pains'][number]): EntryContent {
+  if (level === null) throw new RangeError('toPain: nobody has said how much it hurts');
   return { kind: 'pain', joint, side, level, since: since === '' ? null : since };
 }
 

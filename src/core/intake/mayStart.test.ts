@@ -4,7 +4,7 @@ import { protocolById, protocols } from '../../catalogue/protocols';
 import type { Limiter } from '../shapes/facts';
 import { questionIds, type Entry, type EntryContent, type PersonRecord } from '../shapes/intake';
 import { shippedRules } from '../../catalogue/rules/book';
-import { heldByLimiters, heldByReadiness, mayStart } from './mayStart';
+import { closedToThem, heldByLimiters, heldByReadiness, mayStart } from './mayStart';
 
 const named = (id: string) => {
   const found = protocolById(id);
@@ -109,6 +109,8 @@ describe('whether a test may begin', () => {
     expect(closedBy(asked, pain, checked())).toEqual(['knee pain from 3']);
     expect(closedBy(asked, pain, checked(['dizzy']))).toEqual([]);
     expect(closedBy(pain, checked())).toEqual([]);
+    const notAsked = { limiters: [{ kind: 'cannot-lie', unasked: true }] } as const;
+    expect(closedToThem(notAsked, named('floor-transfer'), limiterRows, today)).toEqual([]);
   });
   test('of whom nothing was ever noted nothing is said', () => {
     expect(start({ id: 'x', record: { intakes: [], entries: [] } })).toBeUndefined();

@@ -42,8 +42,9 @@ export function mayStart(
   const known = knownOn({ ...person.record, entries: [...person.record.entries, ...fresh] }, day, rules.readiness);
   if (!known) return undefined;
   const byReadiness = heldByReadiness(known.readiness.outcome, protocol).length > 0;
-  const closedBy = byReadiness ? [] : heldByLimiters(known, protocol, rules.levels.limiters, day);
-  const held = byReadiness ? askedHeld(known) : closedHeld(closedBy);
+  const closing = byReadiness ? [] : heldByLimiters(known, protocol, rules.levels.limiters, day);
+  const held = byReadiness ? askedHeld(known) : closedHeld(closing);
+  const closedBy = byReadiness ? [] : closedToThem(known, protocol, rules.levels.limiters, day);
   return { may: held === null && known.dayCheck !== null, held, closedBy, known };
 }
 
@@ -94,6 +95,17 @@ export function heldByLimiters(
     .filter(({ row }) => row.closesTests.includes(protocol.id))
     .map(({ row, limiter }) => (limiter.unasked ? `${row.title}: not asked yet` : row.title));
   return [...new Set(closing)];
+}
+
+/** The limiters that are known to close a test to this person; none while one of them was not asked about yet. */
+export function closedToThem(
+  known: Pick<Known, 'limiters'>,
+  protocol: Protocol,
+  rows: readonly LimiterRow[],
+  day: IsoDate,
+): string[] {
+  const asked = heldByLimiters({ limiters: known.limiters.filter((l) => !l.unasked) }, protocol, rows, day);
+  return asked.length === heldByLimiters(known, protocol, rows, day).length ? asked : [];
 }
 
 /** *Not today* closes every test; *ask first* leaves seated arm work. */

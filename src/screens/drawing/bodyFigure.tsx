@@ -17,8 +17,8 @@ const height = 400;
 
 interface Props {
   readonly view: 'front' | 'back';
-  /** 0 to 10 where it hurts, `undefined` where nothing is noted. */
-  readonly levelAt: (joint: Joint, side: Side | null) => number | undefined;
+  /** 0 to 10 where it hurts, `?` where nobody has said how much, `undefined` where nothing is noted. */
+  readonly levelAt: (joint: Joint, side: Side | null) => number | '?' | undefined;
   readonly tap: (joint: Joint, side: Side | null) => void;
   readonly words: (joint: Joint, side: Side | null) => string;
 }

@@ -13,6 +13,11 @@ const everywhere = [
   ['?', 'these signs and keys'],
   ['F9', 'hold: somebody needs help'],
 ] as const;
+const intake = [
+  ['F2', 'the next part of the intake (Shift: the one before)'],
+  ['0 to 9, T', 'how much a sore place hurts; T is ten'],
+  ['S', 'check of the day: the same as last time'],
+] as const;
 const lane = [
   ['Space', 'or a tap: counts a stand (also 1, PageDown)'],
   ['Backspace', 'takes the last one back (also Q)'],
@@ -73,6 +78,7 @@ export function Hotkeys() {
                 <Keys title="Everywhere" keys={everywhere} />
               </div>
               <Keys title="In a running test" keys={lane} />
+              <Keys title="In the intake and the check of the day" keys={intake} />
             </div>
             <label className="mt-5 flex min-h-11 items-center gap-3">
               <TickBox checked={lettersOn} onChange={(event) => switchLetters(event.target.checked)} />

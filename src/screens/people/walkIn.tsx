@@ -194,7 +194,13 @@ export function WalkInScreen({ today, save }: Props) {
           </div>
           {hurts === true && (
             <div className="mt-3">
-              <PainList pains={form.pains ?? []} change={(pains) => put({ pains })} asked={[]} today={today} />
+              <PainList
+                pains={form.pains ?? []}
+                change={(pains) => put({ pains })}
+                asked={[]}
+                today={today}
+                faultAt={(pain) => faultAt(`pains/${(form.pains ?? []).indexOf(pain)}/level`)}
+              />
             </div>
           )}
         </li>

@@ -23,7 +23,7 @@ import { Step } from '../touch/step';
 import { typedNumber } from '../touch/typed';
 import { dayWords, placeWords } from '../words';
 import { TextBox } from '../touch/field';
-import { PainKeys } from '../touch/painKeys';
+import { PainKeys, painOf } from '../touch/painKeys';
 import { useKeys } from '../frame/keys';
 
 interface Props {
@@ -61,8 +61,7 @@ export function DayCheck({ name, known, today, first, save, back }: Props) {
   useKeys('page', (event) => {
     const [next] = toAsk;
     if (!next || event.ctrlKey || event.metaKey || event.altKey || event.repeat) return false;
-    const key = event.key.toLowerCase();
-    const level = key === 's' ? next.level : key === 't' ? 10 : /^\d$/.test(key) ? Number(key) : null;
+    const level = event.key.toLowerCase() === 's' ? next.level : painOf(event.key);
     if (level === null) return false;
     say(next, level);
     return true;

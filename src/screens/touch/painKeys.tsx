@@ -6,7 +6,10 @@ interface Props {
   readonly id?: string;
 }
 
-/** How much it hurts, 0 to 10, one press each; nothing is chosen before somebody says. */
+/**
+ * How much it hurts, 0 to 10, one press each; nothing is chosen before somebody says. With the focus in it a digit says
+ * so too, and T is ten.
+ */
 export function PainKeys({ place, level, say, id }: Props) {
   return (
     <div
@@ -14,7 +17,19 @@ export function PainKeys({ place, level, say, id }: Props) {
       tabIndex={-1}
       role="group"
       aria-label={`${place}: how much, 0 to 10`}
-      className="grid grid-cols-6 gap-1"
+      className="grid max-w-lg grid-cols-6 gap-1"
+      onKeyDown={(event) => {
+        // As in any other field of a form.
+        if (event.key === 'Enter' && event.target === event.currentTarget) {
+          event.preventDefault();
+          event.currentTarget.closest('form')?.requestSubmit();
+        }
+        const said = painOf(event.key);
+        if (said === null || event.ctrlKey || event.metaKey || event.altKey) return;
+        event.preventDefault();
+        event.stopPropagation();
+        say(said);
+      }}
     >
       {Array.from({ length: 11 }, (_, n) => (
         <button
@@ -29,4 +44,9 @@ export function PainKeys({ place, level, say, id }: Props) {
       ))}
     </div>
   );
+}
+
+/** What a key says of how much it hurts; `null` where it says nothing. */
+export function painOf(key: string): number | null {
+  return key.toLowerCase() === 't' ? 10 : /^\d$/.test(key) ? Number(key) : null;
 }

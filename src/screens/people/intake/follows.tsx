@@ -27,7 +27,9 @@ function knownFrom(form: PersonForm, notedFalls: Props['notedFalls'], today: Iso
   const entry = (id: string, content: EntryContent): Entry => ({
     ...{ id, personId: '', on: today, savedAt: today, content },
   });
-  const pains = form.pains.map(({ asked: _, ...p }, i) => entry(`pain ${i}`, { kind: 'pain', ...p }));
+  const pains = form.pains.flatMap(({ asked: _, level, ...p }, i) =>
+    level === null ? [] : [entry(`pain ${i}`, { kind: 'pain', ...p, level })],
+  );
   const falls = form.falls
     .filter((f) => isCalendarDay(f.fellOn))
     .map((f, i) => entry(`fall ${i}`, { kind: 'fall', ...f }));
@@ -59,7 +61,10 @@ export function Follows({ form, notedFalls, today }: Props) {
   ];
   const closed = protocols.filter((p) => rows.some((row) => row.closesTests.includes(p.id)));
   const quiet = form.pains.filter(
-    (p) => p.level > 0 && painLimiters([{ ...p, reckoned: 9, askedOn: '', stale: false, answers: [] }]).length === 0,
+    ({ level, ...p }) =>
+      level !== null &&
+      level > 0 &&
+      painLimiters([{ ...p, level, reckoned: 9, askedOn: '', stale: false, answers: [] }]).length === 0,
   );
   const step = stepHeightCm({ kneecapCm: numberOr(form.kneecapCm), hipBoneCm: numberOr(form.hipBoneCm) });
   return (

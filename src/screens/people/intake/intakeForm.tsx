@@ -72,6 +72,14 @@ const nerves = ['poor-sight', 'hearing', 'dizziness', 'numb-feet', 'neurological
 const further = ['lungs', 'other'] as const;
 const floor = ['cannot-lie', 'cannot-kneel', 'head-low'] as const;
 
+/** From one part of the form to the next or the one before, so that nobody goes through every tick on the way. */
+function toPart(form: HTMLElement, by: 1 | -1): void {
+  const parts = [...form.querySelectorAll('fieldset')];
+  const at = parts.findIndex((part) => part.contains(document.activeElement));
+  const part = parts[at < 0 ? 0 : at + by];
+  part?.querySelector<HTMLElement>('input, select, button')?.focus();
+}
+
 /** One calm page, in the order people talk; what follows from the answers stands beside it. */
 export function IntakeForm({ today, start, asked, notedFalls, save, isNew, backTo, unreadable = false }: Props) {
   const router = useRouter();
@@ -161,6 +169,15 @@ export function IntakeForm({ today, start, asked, notedFalls, save, isNew, backT
       }}
       noValidate
       className="pt-5"
+      onKeyDown={(event) => {
+        const part = event.key === 'F2';
+        // Saves from every field, not only from those one writes in.
+        const saves = event.key === 'Enter' && event.target instanceof HTMLSelectElement;
+        if (!part && !saves) return;
+        event.preventDefault();
+        if (part) toPart(event.currentTarget, event.shiftKey ? -1 : 1);
+        else event.currentTarget.requestSubmit();
+      }}
     >
       <h1 className="text-2xl font-extrabold">{isNew ? 'Add a person' : `Intake: ${start.name}`}</h1>
       {unreadable && (
@@ -232,7 +249,13 @@ export function IntakeForm({ today, start, asked, notedFalls, save, isNew, backT
             </p>
           </Part>
           <Part title="What hurts" about="tap it, say how much, 0 to 10">
-            <PainList pains={now.pains} change={set('pains')} asked={asked} today={today} />
+            <PainList
+              pains={now.pains}
+              change={set('pains')}
+              asked={asked}
+              today={today}
+              faultAt={(pain) => errors.pains?.[now.pains.indexOf(pain)]?.level?.message}
+            />
           </Part>
           <Part title="Joints, operations, bones">
             <LimiterList kinds={lasting} {...limiterList} />

@@ -5,7 +5,8 @@ import type { PersonForm } from '../../../schemas/person';
 import { BodyFigure } from '../../drawing/bodyFigure';
 import { Button } from '../../touch/button';
 import { dayWords, placeWords } from '../../words';
-import { Choice, TextBox } from '../../touch/field';
+import { TextBox } from '../../touch/field';
+import { PainKeys } from '../../touch/painKeys';
 
 type Pain = PersonForm['pains'][number];
 
@@ -22,14 +23,17 @@ interface Props {
   /** When each was asked before. */
   readonly asked: readonly PainAsked[];
   readonly today: string;
+  readonly faultAt: (pain: Pain) => string | undefined;
 }
 
 const same = (a: { joint: string; side: Side | null }, b: { joint: string; side: Side | null }) =>
   a.joint === b.joint && a.side === b.side;
 
 /** What hurts: tap it on the figure, say how much; the list says the same in words. */
-export function PainList({ pains, change, asked, today }: Props) {
-  const set = (pain: Pain) => change([...pains.filter((p) => !same(p, pain)), pain]);
+export function PainList({ pains, change, asked, today, faultAt }: Props) {
+  // One that is told anew keeps its place in the list.
+  const set = (pain: Pain) =>
+    change(pains.some((p) => same(p, pain)) ? pains.map((p) => (same(p, pain) ? pain : p)) : [...pains, pain]);
   return (
     <div className="flex flex-wrap gap-x-8 gap-y-4">
       <div className="flex flex-wrap gap-4">
@@ -37,14 +41,17 @@ export function PainList({ pains, change, asked, today }: Props) {
           <BodyFigure
             key={view}
             view={view}
-            levelAt={(joint, side) => pains.find((p) => same(p, { joint, side }))?.level}
+            levelAt={(joint, side) => {
+              const pain = pains.find((p) => same(p, { joint, side }));
+              return pain && (pain.level ?? '?');
+            }}
             words={(joint, side) => {
               const level = pains.find((p) => same(p, { joint, side }))?.level;
-              return `${placeWords(joint, side)}, ${view}${level === undefined ? '' : `: ${level} of 10`}`;
+              return `${placeWords(joint, side)}, ${view}${level == null ? '' : `: ${level} of 10`}`;
             }}
             tap={(joint, side) => {
               if (!pains.some((p) => same(p, { joint, side })))
-                set({ joint, side, level: 3, since: today, asked: true });
+                set({ joint, side, level: null, since: null, asked: true });
               requestAnimationFrame(() => document.getElementById(rowId(joint, side))?.focus());
             }}
           />
@@ -58,20 +65,6 @@ export function PainList({ pains, change, asked, today }: Props) {
             <li key={place} className="border-b border-rule py-2">
               <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
                 <b className="min-w-32 first-letter:uppercase">{place}</b>
-                <Choice
-                  size="line"
-                  num
-                  id={rowId(pain.joint, pain.side)}
-                  aria-label={`${place}: how much, 0 to 10`}
-                  value={pain.level}
-                  onChange={(event) => set({ ...pain, level: Number(event.target.value), asked: true })}
-                >
-                  {Array.from({ length: 11 }, (_, n) => (
-                    <option key={n} value={n}>
-                      {n} of 10
-                    </option>
-                  ))}
-                </Choice>
                 <label className="flex items-center gap-2 text-sm">
                   since
                   <TextBox
@@ -91,6 +84,13 @@ export function PainList({ pains, change, asked, today }: Props) {
                   gone
                 </Button>
               </div>
+              <PainKeys
+                id={rowId(pain.joint, pain.side)}
+                place={place}
+                level={pain.level}
+                say={(level) => set({ ...pain, level, asked: true })}
+              />
+              <p className="text-sm font-semibold text-stop empty:hidden">{faultAt(pain)}</p>
               {before && !pain.asked && (
                 <div className="flex flex-wrap items-center gap-3 text-sm">
                   <span className={before.stale ? 'font-semibold text-watch' : 'text-ink-soft'}>
@@ -103,7 +103,7 @@ export function PainList({ pains, change, asked, today }: Props) {
                   </Button>
                 </div>
               )}
-              {pain.asked && <p className="text-sm text-ink-soft">asked today</p>}
+              {pain.asked && pain.level !== null && <p className="text-sm text-ink-soft">asked today</p>}
             </li>
           );
         })}
