@@ -221,6 +221,37 @@ describe('the check of the day', () => {
     await page.close();
   });
 
+  test('read once to the room: one press for everybody else, who said something and sore places are asked at the chair', async () => {
+    const names = ['Rosa Room', 'Rolf Room', 'Rita Room'] as const;
+    const [rosa, rolf, rita] = await Promise.all(names.map((name) => addReadyTo(hall, name, today)));
+    await noteOf(hall, rita ?? '', '2026-02-20', { kind: 'pain', joint: 'hip', side: 'R', level: 2, since: null });
+    const { page, faults } = await watchedPage(hall.browser, hall.server.url);
+    await page.goto(`${hall.server.url}/people?search=room`, { waitUntil: 'networkidle0' });
+    for (const box of await page.$$('tbody input[type=checkbox]')) await box.click();
+    await press(page, 'Sit today');
+    await says(page, 'main', 'in today’s sitting');
+    await page.goto(`${hall.server.url}/test`, { waitUntil: 'load' });
+    await press(page, 'Read the signs of the day to the room');
+    await page.waitForSelector('[data-testid=room-check]');
+    await settled(page);
+    expect((await findings(page)).violations).toEqual([]);
+    await press(page, 'Rolf Room');
+    await press(page, 'Nobody else: 2 well');
+    const checked = async (id = '') => (await recordOf(id)).some((e) => e.kind === 'day-check');
+    await until(async () => (await checked(rosa)) && (await checked(rita)));
+    expect(await checked(rolf)).toBe(false);
+    for (const [id, first] of [
+      [rosa, 'Put up'],
+      [rita, 'How much today, 0 to 10?'],
+      [rolf, 'Anything of this today?'],
+    ] as const) {
+      await page.goto(`${hall.server.url}/test?person=${id ?? ''}`, { waitUntil: 'load' });
+      await says(page, 'main', first);
+    }
+    expect(faults).toEqual([]);
+    await page.close();
+  });
+
   test('a joint replaced long ago without limits anybody set does not stop the morning', async () => {
     const id = await addReadyTo(hall, 'Hans Hip', today, { limiters: [{ kind: 'hip-replaced', since: '2015-05-05' }] });
     const { body } = await send(hall, 'GET', `/api/v1/people/${id}`);

@@ -78,6 +78,8 @@ const screens: [string, () => string][] = [
   ['intake', odile('/intake')],
   ['intake of a walk-in', () => `/people/${ids['Maud Jessop'] ?? ''}/intake`],
   ['questions', odile('/readiness')],
+  ['leaf for the door', () => '/people/leaf'],
+  ['letter that tells', odile('/note/tells')],
   ['questions, ask first', () => `/people/${ids['Ruben Sastry'] ?? ''}/readiness`],
   ['questions, answered by a professional', () => `/people/${ids['Lise Havgaard'] ?? ''}/readiness`],
   ['note to a professional', () => `/people/${ids['Ruben Sastry'] ?? ''}/note`],

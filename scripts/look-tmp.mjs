@@ -6,14 +6,12 @@ await withDemo(async ({ url, browser, idOf }) => {
   const full = async (name) => writeFileSync(`/tmp/${name}.png`, await page.screenshot({fullPage:true}));
   const wait = (ms) => new Promise(r=>setTimeout(r,ms));
   const go = async (p) => { await page.goto(url + p, { waitUntil: 'load' }); await wait(900); };
-  const ruben = await idOf('Ruben Sastry'), odile = await idOf('Odile Brandvoll'), ines = await idOf('Ines Albarrosa');
-  await go(`/people/${ruben}/note`); await full('asks');
-  await go(`/people/${ines}/note/tells`); await full('tells');
-  await go(`/people/${ines}/readiness`); await shot('ines');
-  await page.click('summary'); await wait(300); await full('ines2');
-  await go(`/test?person=${odile}`); 
-  await page.evaluate(()=>{for (const w of ['a fall since','hot or swollen']) [...document.querySelectorAll('button')].find(l=>l.textContent.includes(w))?.click()});
-  await wait(300); await shot('daycheck2');
-  await go(`/test?person=${ines}`); await page.keyboard.press('w'); await wait(1200); await shot('setup-ines');
-  await go(`/test?person=${odile}`); await page.keyboard.press('s'); await page.keyboard.press('w'); await wait(1200); await shot('setup-odile');
+  const odile = await idOf('Odile Brandvoll');
+  await go(`/people/leaf`); await page.emulateMediaType('print'); const pdf = await page.pdf({format:'A4'}); console.log('pages', /\/Count (\d+)/.exec(Buffer.from(pdf).toString('latin1'))[1]); await page.emulateMediaType('screen'); await full('leaf');
+  await go('/test'); await shot('choose');
+  const b = await page.$('::-p-xpath(//button[contains(., "to the room")])'); console.log('room', !!b);
+  if (b) { await b.click(); await wait(900); await page.evaluate(()=>document.querySelectorAll('[aria-label="Who said something?"] button')[2].click()); await wait(200); await shot('room'); }
+  await go(`/people/${odile}/intake`); await page.evaluate(()=>[...document.querySelectorAll('legend')].find(l=>l.textContent.includes('What hurts')).scrollIntoView());
+  await page.click('[aria-label^="left hip"]'); await wait(400); await shot('pains');
+  await page.setViewport({width:390,height:844}); await go(`/test?person=${odile}`); await shot('day390'); await go(`/people/${odile}/readiness`); await shot('ready390');
 });

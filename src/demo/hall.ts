@@ -310,7 +310,7 @@ export const people: readonly DemoPerson[] = [
     normTable: null,
     heightCm: 167,
     massKg: 72,
-    testDays: every12([9, 10], 11),
+    testDays: every12([9, 12], 11),
   },
   {
     name: 'Agnes Tverrå',
@@ -340,7 +340,7 @@ export const people: readonly DemoPerson[] = [
     more: { classesSoFar: 20 },
     pains: [['back', null, 4, 2]],
     group: 0,
-    testDays: every12([13, 14, 14, 15], 7),
+    testDays: every12([13, 14, 15, 13], 7),
   },
   {
     name: 'Renske Poldervaart',

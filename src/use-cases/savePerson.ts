@@ -1,3 +1,4 @@
+import { wellToday } from '../core/intake/dayCheck';
 import { painsOn, type PainNow } from '../core/intake/pains';
 import { entriesUntil } from '../core/intake/entries';
 import { canonicalJson } from '../core/math/canonical';
@@ -221,8 +222,6 @@ function walkInContents(form: WalkInForm, today: IsoDate): EntryContent[] {
     ...(symptoms ? [] : [wellToday]),
   ];
 }
-
-const wellToday: EntryContent = { kind: 'day-check', signs: [], pulse: null, pressures: [], skippedBecause: null };
 
 /** A birth date that makes somebody this old today, for a walk-in whose day is asked later. */
 function bornYearsAgo(years: number, today: IsoDate): IsoDate {

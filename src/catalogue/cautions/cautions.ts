@@ -15,7 +15,8 @@ export const cautions = {
   notToday: [
     'Chest pain or pressure, faint, faint on standing, new dizziness, unusual breathlessness.',
     'Fever or feeling ill; new swelling or calf pain; a fall since last time that nobody looked at.',
-    'Resting pulse over 120; heartbeat newly irregular; pressure 160 or 100 and up at the second reading, five minutes seated.',
+    'Resting pulse over 120, under 40, or under 50 with dizziness; heartbeat newly irregular; from 100 to 120 again after five seated minutes.',
+    'Pressure 160 or 100 and up at the second reading, five minutes seated; upper number under 90, or under 100 with dizziness.',
     'Tablets or insulin that lower sugar, and no food for three hours: eat first.',
   ],
   stopNow: [
@@ -31,6 +32,8 @@ export const cautions = {
     'Faint, head strike or unexplained fall; new weakness or change of gait; lost weight without trying, or night pain.',
     'Heart disease, blood pressure or diabetes that is not under control.',
   ],
+  /** On every count (Rikli & Jones manual, from memory). */
+  onCount: 'Do the best you can, but stop before it is too much or feels unsafe.',
   /** Where the hands hold on. */
   holding: 'A chair to hold has its seat to the wall: push down, never pull. Only a fixed rail may be pulled.',
   /** What follows from an aid indoors. */

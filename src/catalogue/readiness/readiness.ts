@@ -86,7 +86,13 @@ const careful = { outcome: 'ready-with-care', thenAskFirst: false, source: sourc
 
 /** The check of the day, as it is read out. */
 const signs: readonly DaySignRow[] = [
-  { id: 'chest', asks: 'chest pain or pressure', why: 'chest pain or pressure', nextStep: doctor, ...asksOn },
+  {
+    id: 'chest',
+    asks: 'chest pain or pressure',
+    why: 'chest pain or pressure',
+    nextStep: 'Now or in the last hour: seat them and call the emergency number. Earlier: their doctor today.',
+    ...asksOn,
+  },
   { id: 'faint', asks: 'faint, or faint on standing', why: 'faint', nextStep: doctor, ...asksOn },
   { id: 'dizzy', asks: 'newly dizzy', why: 'newly dizzy', nextStep: doctor, ...asksOn },
   { id: 'breath', asks: 'more breathless than usual', why: 'more breathless than usual', nextStep: doctor, ...asksOn },
@@ -109,7 +115,7 @@ const signs: readonly DaySignRow[] = [
     id: 'irregular-pulse',
     asks: 'heartbeat newly irregular',
     why: 'heartbeat newly irregular',
-    nextStep: doctor,
+    nextStep: 'Their doctor today; if it is there now, call the emergency number.',
     ...asksOn,
   },
   {

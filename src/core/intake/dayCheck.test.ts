@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { readinessRules as rules } from '../../catalogue/readiness/readiness';
 import { addDays } from '../math/days';
 import { questionIds, type Entry, type EntryContent, type Intake, type Joint } from '../shapes/intake';
-import { contentsOfCheck, unsaid, type CheckSaid, type FallSaid } from './dayCheck';
+import { contentsOfCheck, toBeChecked, unsaid, wellToday, type CheckSaid, type FallSaid } from './dayCheck';
 import { knownOn, type Known } from './known';
 
 const today = '2026-03-02';
@@ -77,6 +77,16 @@ describe('sore places', () => {
       { kind: 'day-check', signs: [], ...why },
     ]);
   });
+});
+
+test('read to the room, sore places are still asked at the chair; left out with a reason nothing more is', () => {
+  const knee = pain('knee', 4, 10);
+  expect(toBeChecked(knownWith(), today)).toBe(true);
+  expect(toBeChecked(knownWith(entry(wellToday, today)), today)).toBe(false);
+  expect(toBeChecked(knownWith(knee, entry(wellToday, today)), today)).toBe(true);
+  expect(toBeChecked(knownWith(knee, pain('knee', 4, 0), entry(wellToday, today, 1)), today)).toBe(false);
+  const skipped = entry({ kind: 'day-check', signs: [], ...measured, skippedBecause: 'asked at the door' }, today);
+  expect(toBeChecked(knownWith(knee, skipped), today)).toBe(false);
 });
 
 describe('a joint hot or swollen today', () => {

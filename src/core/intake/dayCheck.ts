@@ -29,6 +29,11 @@ export interface CheckSaid {
 export type Unsaid =
   { readonly kind: 'fall' } | { readonly kind: 'hot-joint' } | { readonly kind: 'pain'; readonly pain: PainNow };
 
+/** Nothing of it today. */
+export const wellToday: EntryContent = {
+  ...{ kind: 'day-check', signs: [], pulse: null, pressures: [], skippedBecause: null },
+};
+
 export const placeKey = ({ joint, side }: SorePlace): string => `${joint}/${side ?? ''}`;
 
 /** What was asked of sore places on this day already. */
@@ -38,6 +43,18 @@ export const askedToday = ({ pains }: Known, today: IsoDate): Readonly<Record<st
 /** Sore places nobody has said a number of, in the order they are asked. */
 export const painsUnsaid = ({ pains }: Known, { levels }: Pick<CheckSaid, 'levels'>): PainNow[] =>
   pains.filter((p) => levels[placeKey(p)] === undefined);
+
+/**
+ * Whether somebody is asked before they start: nobody checked them today, or the signs were read to the room and their
+ * sore places are still to be asked. Left out with a reason, nothing more is asked.
+ */
+export function toBeChecked(known: Known, today: IsoDate): boolean {
+  const { dayCheck } = known;
+  if (dayCheck === null) return true;
+  return (
+    dayCheck.content.skippedBecause === null && painsUnsaid(known, { levels: askedToday(known, today) }).length > 0
+  );
+}
 
 /** A sign that no earlier check of the day has: what belongs to it is asked. */
 export const isNewSign = (id: DaySign, { dayCheck }: Known, { signs }: Pick<CheckSaid, 'signs'>): boolean =>

@@ -92,6 +92,9 @@ export function Register({ start, asks, groups, sitting, deed }: Props) {
       <div className="flex flex-wrap items-end justify-between gap-4">
         <h1 className="text-2xl font-extrabold">People</h1>
         <div className="flex flex-wrap gap-3">
+          <ButtonLink look="plain" href="/people/leaf">
+            A leaf for the door
+          </ButtonLink>
           <ButtonLink look="line" href="/people/groups">
             Groups
           </ButtonLink>

@@ -2,6 +2,7 @@
 import { useState, type ReactNode } from 'react';
 import { useFound } from '../frame/useFound';
 import { StateMark } from '../drawing/stateMark';
+import { Button } from '../touch/button';
 import { matching } from '../touch/matching';
 import { dayWords } from '../words';
 import type { Held } from '../../core/intake/mayStart';
@@ -15,6 +16,7 @@ export function ChoosePerson({
   holds: heldOf,
   sitting,
   beside,
+  readOut,
   pickTest,
   search,
   choose,
@@ -24,6 +26,8 @@ export function ChoosePerson({
   sitting: boolean;
   /** Those who sit there already. */
   beside: readonly StationPerson[];
+  /** Reads the signs of the day to everybody at once; `null` where nobody is left to ask. */
+  readOut: (() => void) | null;
   /** Which test it is for; it stays as it is for whoever sits beside. */
   pickTest: ReactNode;
   /** What leads back here for somebody who is not on this page. */
@@ -69,7 +73,16 @@ export function ChoosePerson({
       <p role="status" className="mt-1 text-sm">
         Ready: from here on this page needs no server until a result is sent.
       </p>
-      {pickTest && <div className="mt-3">{pickTest}</div>}
+      {(pickTest || readOut) && (
+        <div className="mt-3 flex flex-wrap items-end gap-x-6 gap-y-2">
+          {pickTest}
+          {readOut && (
+            <Button look="line" onClick={readOut}>
+              Read the signs of the day to the room
+            </Button>
+          )}
+        </div>
+      )}
       <ul className="mt-4 grid gap-x-6 border-t-2 border-ink lg:grid-cols-2">
         {shown.map((person) => {
           const held = holds.get(person.id) ?? null;

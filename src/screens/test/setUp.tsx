@@ -253,7 +253,10 @@ export function SetUpScreen({
                 ))}
               </ul>
               <Head>Say</Head>
-              <p className="mt-2 text-xl font-semibold">“{protocol.say}”</p>
+              <p className="mt-2 text-xl font-semibold">
+                “{protocol.say}
+                {protocol.capture.kind === 'count' && !protocol.say.includes('Stop before') && ` ${cautions.onCount}`}”
+              </p>
               <p className="mt-2">
                 <b>Practice:</b> {protocol.practice}
               </p>

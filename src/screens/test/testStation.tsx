@@ -1,5 +1,6 @@
 'use client';
 import { useCallback, useEffect, useState } from 'react';
+import { toBeChecked, wellToday } from '../../core/intake/dayCheck';
 import type { Known } from '../../core/intake/known';
 import type { IsoDate } from '../../core/shapes/facts';
 import type { Entry, EntryContent, PersonRecord } from '../../core/shapes/intake';
@@ -27,6 +28,7 @@ import { ChoosePerson } from './choosePerson';
 import { ChooseTest } from './chooseTest';
 import { DayCheck } from './dayCheck';
 import { EmergencyNumber } from './emergencyNumber';
+import { RoomCheck } from './roomCheck';
 import { RunGroup } from './runGroup';
 import { thisPage } from './bench/pages';
 import { SetUpScreen } from './setUp';
@@ -58,6 +60,8 @@ type Phase =
   | { readonly kind: 'looking' }
   /** `beside`: those who sit there already. */
   | { readonly kind: 'choose'; readonly beside: readonly StationPerson[] }
+  /** The signs of the day are read to the whole room. */
+  | { readonly kind: 'room' }
   | { readonly kind: 'set-up'; readonly people: readonly StationPerson[] }
   | { readonly kind: 'run'; readonly runs: readonly Run[] };
 
@@ -208,11 +212,31 @@ export function TestStation({
     setPhase({ kind: 'run', runs });
   };
 
+  /** A room is who sits together today. */
+  const unchecked = () =>
+    sitting
+      ? people
+          .map((person) => ({ person, ...startOf(person) }))
+          .filter(({ held, known }) => held === null && known.dayCheck === null)
+      : [];
   if (number === '' && phase.kind !== 'run' && phase.kind !== 'looking')
     return <EmergencyNumber save={saveNumber} saved={setNumber} />;
   switch (phase.kind) {
     case 'looking':
       return <p className="py-10">Looking for a test that was cut off …</p>;
+    case 'room':
+      return (
+        <RoomCheck
+          people={unchecked()}
+          save={(well) => {
+            setPhase({ kind: 'choose', beside: [] });
+            void (async () => {
+              for (const person of well) await note(person, [wellToday]);
+            })();
+          }}
+          back={() => setPhase({ kind: 'choose', beside: [] })}
+        />
+      );
     case 'choose': {
       const { beside } = phase;
       return (
@@ -221,6 +245,7 @@ export function TestStation({
           holds={(person) => startOf(person).held}
           sitting={sitting}
           beside={beside}
+          readOut={beside.length === 0 && unchecked().length > 1 ? () => setPhase({ kind: 'room' }) : null}
           pickTest={beside.length === 0 && <ChooseTest protocol={protocol} choose={(test) => go(test, [])} />}
           search={(id) => addressOf(protocol, [...beside, { id }])}
           choose={(person) => choose([...beside, person])}
@@ -230,7 +255,7 @@ export function TestStation({
     case 'set-up': {
       const seated = phase.people.map((person) => ({ person, ...startOf(person) }));
       const toCheck = seated.find(
-        ({ person, known, held }) => (!held && known.dayCheck === null) || checkAgain === person.id,
+        ({ person, known, held }) => (!held && toBeChecked(known, day)) || checkAgain === person.id,
       );
       if (toCheck)
         return (

@@ -87,14 +87,14 @@ export function PainList({ pains, change, asked, today, faultAt }: Props) {
               <PainKeys
                 id={rowId(pain.joint, pain.side)}
                 place={place}
-                level={pain.level}
+                level={pain.asked ? pain.level : null}
                 say={(level) => set({ ...pain, level, asked: true })}
               />
               <p className="text-sm font-semibold text-stop empty:hidden">{faultAt(pain)}</p>
               {before && !pain.asked && (
                 <div className="flex flex-wrap items-center gap-3 text-sm">
                   <span className={before.stale ? 'font-semibold text-watch' : 'text-ink-soft'}>
-                    asked {dayWords(before.on)}
+                    {pain.level} of 10, asked {dayWords(before.on)}
                     {before.stale &&
                       ', over two weeks ago: the worst of the last answers counts until it is asked again'}
                   </span>

@@ -1,0 +1,111 @@
+import { cautions } from '../../catalogue/cautions/cautions';
+import type { Place } from '../../core/shapes/person';
+import type { ReadinessQuestion } from '../../core/shapes/readiness';
+import { ButtonLink } from '../touch/button';
+import { PrintButton } from '../touch/printButton';
+import { consentWords } from '../words';
+
+interface Props {
+  readonly place: Place;
+  readonly questions: readonly ReadinessQuestion[];
+}
+
+const lines = [
+  ['Name', 'Born on'],
+  ['Height', 'Weight'],
+  ['To call if something happens', 'Telephone'],
+  ['My doctor', 'Telephone'],
+] as const;
+
+/** What the intake asks, each answered by a tick. */
+const ticks: readonly (readonly [asks: string, of: readonly string[]])[] = [
+  ['I walk with', ['nothing', 'a stick', 'a walker']],
+  ['Falls in the last twelve months', ['none', 'one', 'two or more']],
+  ['After a fall', ['hurt', 'somebody looked at it', 'head struck']],
+  ['New joint, with the year', ['hip', 'knee']],
+  ['Ever: a bone broken by a small fall after 50', ['yes', 'no']],
+  ['Over 4 cm shorter than when young', ['yes', 'no']],
+  ['My tablets', ['thin the blood', 'lower sugar', 'make me dizzy']],
+  ['Eyes and ears', ['see well enough for a step', 'hear well']],
+  ['Lungs', ['inhaler', 'oxygen']],
+  ['Feet', ['numb', 'feel well']],
+  ['I can', ['lie down', 'kneel', 'get up from the floor']],
+];
+
+/** One leaf a person, in large type, for whoever waits at the door: intake and questions, to be read in later. */
+export function LeafScreen({ place, questions }: Props) {
+  return (
+    <div className="mx-auto max-w-3xl pt-5">
+      <div className="mb-4 flex flex-wrap gap-4 print:hidden">
+        <PrintButton />
+        <ButtonLink look="plain" href="/people/new">
+          Read one in
+        </ButtonLink>
+      </div>
+      <article className="border-2 border-ink bg-board p-4 text-[16pt] leading-snug sm:p-8 print:border-0 print:bg-transparent print:p-0">
+        <p>
+          <b>{[place.name, place.town].filter((w) => w !== '').join(', ')}</b>
+        </p>
+        <h1 className="mt-2 text-[20pt] font-extrabold">Before the first class: about me</h1>
+        {lines.map((line) => (
+          <p key={line.join()} className="mt-4 flex gap-4">
+            {line.map((words, i) => (
+              <Blank key={`${words}${i}`} words={words} wide={i === 0} />
+            ))}
+          </p>
+        ))}
+        <p className="mt-4 flex">
+          <Blank words="What hurts, and how much, 0 to 10" wide />
+        </p>
+        <ul className="mt-3">
+          {ticks.map(([asks, of]) => (
+            <li key={asks} className="flex flex-wrap items-center gap-x-5 border-b border-rule py-1">
+              <span className="min-w-0 flex-1">{asks}</span>
+              {of.map((words) => (
+                <Box key={words} words={words} />
+              ))}
+            </li>
+          ))}
+        </ul>
+        <h2 className="mt-5 break-before-page text-[18pt] font-extrabold">Questions</h2>
+        <ul>
+          {questions.map((q) => (
+            <li key={q.id} className="break-inside-avoid border-b border-rule py-1">
+              {q.lead !== undefined && <p className="font-bold">{q.lead}</p>}
+              <p className="flex items-center gap-x-5">
+                <span className="min-w-0 flex-1 first-letter:uppercase">{q.asks}</span>
+                <Box words="yes" />
+                <Box words="no" />
+              </p>
+            </li>
+          ))}
+        </ul>
+        <p className="mt-4">
+          I agree to {consentWords.tests} and {consentWords.notes}. I may take it back at any time.
+        </p>
+        <p className="mt-4 flex gap-4">
+          <Blank words="Day" />
+          <Blank words="Signature" wide />
+        </p>
+        <p className="mt-4 text-[12pt]">{cautions.onPaper}</p>
+      </article>
+    </div>
+  );
+}
+
+function Blank({ words, wide = false }: { words: string; wide?: boolean }) {
+  return (
+    <span className={`flex min-w-0 items-end gap-2 ${wide ? 'flex-2' : 'flex-1'}`}>
+      <span>{words}</span>
+      <span aria-hidden className="min-w-8 flex-1 border-b-2 border-ink" />
+    </span>
+  );
+}
+
+function Box({ words }: { words: string }) {
+  return (
+    <span className="inline-flex items-center gap-2">
+      <span aria-hidden className="inline-block size-5 border-2 border-ink" /> {words}
+    </span>
+  );
+}
