@@ -172,7 +172,7 @@ describe('two people on the chair stand, side by side', () => {
     await page.touchscreen.tap(200, 500);
     await counts(page, ada, 5);
     await until(() => stored(ben, 'chair-stand-30s').some((a) => a.state === 'stopped'));
-    await says(page, lane(ada), 'at the tone');
+    await says(page, lane(ada), 'Half up?');
     await settled(page);
     const no = await page.waitForSelector(
       `${lane(ada)} ::-p-xpath(.//button[starts-with(., "No") and not(contains(., "full"))])`,

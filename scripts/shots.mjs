@@ -13,7 +13,8 @@ const aside = new Set([
   'practice',
   'lane',
   'walk-in',
-  'day-check',
+  'score-trend',
+  'attempt',
   'norms',
   'stopping',
   'keys',
@@ -52,6 +53,7 @@ await withDemo(async ({ browser, url, idOf }) => {
   const odile = await idOf('Odile Brandvoll');
   const bertil = await idOf('Bertil Kvarnholm');
   const ruben = await idOf('Ruben Sastry');
+  const ines = await idOf('Ines Albarrosa');
   const agnes = await idOf('Agnes Tverrå');
   const adelheid = await idOf('Adelheid Pomm');
   const tomasz = await idOf('Tomasz Rekkedal');
@@ -68,6 +70,7 @@ await withDemo(async ({ browser, url, idOf }) => {
     'walk-in': () => visit('/people/walk-in'),
     readiness: () => visit(`/people/${ruben}/readiness`),
     note: () => visit(`/people/${ruben}/note`),
+    letter: () => visit(`/people/${ines}/note/tells`),
     tests: () => visit(`/people/${odile}/tests`),
     'tests-held': () => visit(`/people/${ruben}/tests`),
     record: () => visit(`/people/${odile}/record`),

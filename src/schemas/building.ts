@@ -4,15 +4,34 @@ import {
   mixed,
   number,
   object,
+  setLocale,
   string,
   ValidationError,
   type AnyObject,
   type ISchema,
   type ObjectShape,
+  type Schema,
   type TestContext,
 } from 'yup';
 import { isCalendarDay } from '../core/math/days';
-import { toPointer } from './parse';
+import { mostFaults, toPointer } from './parse';
+
+const typeWords: Readonly<Record<string, string>> = {
+  string: 'must be text',
+  number: 'must be a number',
+  boolean: 'must be true or false',
+  object: 'must be an object',
+  array: 'must be a list',
+};
+// Never an echo of what was sent.
+setLocale({
+  mixed: {
+    notType: ({ type }: { type: string }) => typeWords[type] ?? 'is not of the right kind',
+    required: 'is needed',
+    defined: 'is needed',
+    notNull: 'is needed',
+  },
+});
 
 /** An object that takes the named fields and no others; each unknown one is refused under its own name. */
 export function exactly<S extends ObjectShape>(shape: S) {
@@ -23,6 +42,7 @@ export function exactly<S extends ObjectShape>(shape: S) {
       if (value === null || typeof value !== 'object') return true;
       const faults = Object.keys(value)
         .filter((key) => !known.has(key))
+        .slice(0, mostFaults)
         .map((key) => unknownField(this, key));
       return faults.length === 0 || new ValidationError(faults);
     });
@@ -69,8 +89,25 @@ export const yesNo = () => boolean().typeError('must be true or false');
 export const oneOf = <const T extends string>(values: readonly T[]) =>
   mixed<T>().oneOf([...values], `must be one of: ${values.join(', ')}`);
 
-export const listOf = <T>(of: ISchema<T, AnyObject>, most: number) =>
-  array().of(of).typeError('must be a list').max(most, `must have at most ${most} entries`);
+/** A list whose length is looked at before its items, and its items only until enough faults are found. */
+export const listOf = <T>(of: ISchema<T, AnyObject> & Pick<Schema, 'validateSync'>, most: number) =>
+  array<AnyObject, T>()
+    .typeError('must be a list')
+    .test('items', function (list) {
+      if (!Array.isArray(list)) return true;
+      if (list.length > most) return this.createError({ message: `must have at most ${most} entries` });
+      const faults: ValidationError[] = [];
+      for (const [i, item] of list.entries()) {
+        if (faults.length >= mostFaults) break;
+        try {
+          of.validateSync(item, { strict: true, abortEarly: false, context: this.options.context });
+        } catch (fault) {
+          const inner = within(`${this.path}[${i}]`, fault);
+          faults.push(...inner.inner);
+        }
+      }
+      return faults.length === 0 || new ValidationError(faults);
+    });
 
 /** Faults of a schema that was run on a part, told under the path of the part. */
 export function within(path: string, fault: unknown): ValidationError {

@@ -103,7 +103,8 @@ export const entryBody = (today: string) => {
     content: mixed<EntryContent>()
       .required('is needed')
       .test('content', function (value: AnyObject | undefined) {
-        const schema = byKind[String(value?.['kind'])];
+        const of: unknown = value?.['kind'];
+        const schema = typeof of === 'string' && Object.hasOwn(byKind, of) ? byKind[of] : undefined;
         if (!schema)
           return this.createError({
             path: `${this.path}.kind`,

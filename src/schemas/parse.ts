@@ -1,4 +1,5 @@
 import { ValidationError, type InferType, type Schema } from 'yup';
+import { textFault } from './measure';
 
 /** One fault of what was typed or sent: where, as a JSON Pointer, and what to do about it. */
 export interface FieldError {
@@ -14,24 +15,53 @@ export type Parsed<T> =
  * which a tablet adds by itself and which are taken off.
  */
 export function parse<S extends Schema>(schema: S, input: unknown): Parsed<InferType<S>> {
+  const texts = textFaults(input);
+  if (texts.length > 0) return { kind: 'bad', errors: texts };
   try {
-    return { kind: 'ok', value: withoutSpaces(schema.validateSync(input, { strict: true, abortEarly: false })) };
+    return { kind: 'ok', value: asWritten(schema.validateSync(input, { strict: true, abortEarly: false })) };
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;
     const all = error.inner.length > 0 ? error.inner : [error];
-    return { kind: 'bad', errors: all.map(toFieldError) };
+    return { kind: 'bad', errors: all.slice(0, mostFaults).map(toFieldError) };
   }
 }
 
-/** The same, each text in it without spaces around it; the very same where there are none. */
-function withoutSpaces<T>(value: T): T {
+/** So many faults are told at once; nobody reads more. */
+export const mostFaults = 50;
+
+/** Texts that are none, wherever they stand. */
+function textFaults(input: unknown): FieldError[] {
+  const faults: FieldError[] = [];
+  const within = (part: unknown, path: string): void => {
+    if (faults.length >= mostFaults) return;
+    if (typeof part === 'string') {
+      const message = textFault(part);
+      if (message !== null) faults.push({ path, message });
+    } else if (Array.isArray(part)) part.forEach((item, i) => within(item, `${path}/${i}`));
+    else if (isPlain(part))
+      for (const [name, inside] of Object.entries(part)) {
+        if (textFault(name) !== null) faults.push({ path, message: 'has a field whose name is no text' });
+        else within(inside, `${path}/${escaped(name)}`);
+      }
+  };
+  within(input, '');
+  return faults;
+}
+
+const isPlain = (part: unknown): part is object =>
+  typeof part === 'object' && part !== null && Object.getPrototypeOf(part) === Object.prototype;
+
+const escaped = (name: string): string => name.replace(/~/g, '~0').replace(/\//g, '~1');
+
+/** The same, each text in it in composed letters and without spaces around it; the very same where it is so already. */
+function asWritten<T>(value: T): T {
   const within = (part: unknown): unknown => {
-    if (typeof part === 'string') return part.trim();
+    if (typeof part === 'string') return part.trim().normalize('NFC');
     if (Array.isArray(part)) {
       const items = part.map(within);
       return items.some((item, i) => item !== part[i]) ? items : part;
     }
-    if (typeof part !== 'object' || part === null || Object.getPrototypeOf(part) !== Object.prototype) return part;
+    if (!isPlain(part)) return part;
     const members = Object.entries(part);
     const clean = members.map(([name, inside]) => [name, within(inside)] as const);
     return clean.some(([, inside], i) => inside !== members[i]?.[1]) ? Object.fromEntries(clean) : part;
@@ -68,6 +98,6 @@ export function toPointer(path: string): string {
     .replace(/\["?([^\]"]+)"?\]/g, '.$1')
     .split('.')
     .filter((part) => part !== '')
-    .map((part) => part.replace(/~/g, '~0').replace(/\//g, '~1'))
+    .map(escaped)
     .join('/')}`;
 }

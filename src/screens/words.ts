@@ -43,7 +43,7 @@ export const limiterWords: Readonly<Record<LimiterKind, string>> = {
   'head-low': 'head must not be low',
   neurological: 'Parkinson’s, stroke, MS or similar',
   'recent-surgery': 'surgery in the last 12 weeks',
-  'height-lost': 'over 4 cm of height lost',
+  'height-lost': 'height lost',
   'poor-sight': 'does not see well',
   hearing: 'does not hear well',
   lungs: 'lungs, oxygen or an inhaler',

@@ -1,3 +1,4 @@
+import { tooMuch } from '../../schemas/measure';
 import type { FieldError } from '../../schemas/parse';
 
 const titles: Readonly<Record<number, string>> = {
@@ -72,7 +73,9 @@ export async function readJson(request: Request): Promise<{ json: unknown } | { 
   const read = await readBody(request, /^application\/json\s*(;|$)/i, 'application/json');
   if ('problem' in read) return read;
   try {
-    return { json: JSON.parse(read.text) as unknown };
+    const json = JSON.parse(read.text) as unknown;
+    const excess = tooMuch(json);
+    return excess === null ? { json } : { problem: problem(413, excess) };
   } catch (error) {
     return {
       problem: problem(400, `The body is not JSON: ${error instanceof Error ? error.message : String(error)}.`),

@@ -32,7 +32,7 @@ const replaced = (['knee', 'hip'] as const).flatMap((joint): LimiterRow[] => [
 const spineTests = ['sit-reach', 'reach-forward'] as const;
 /** A fracture once, or height lost: both are read alike. */
 const spine = (['spine-fracture', 'height-lost'] as const).flatMap((kind): LimiterRow[] => {
-  const title = kind === 'spine-fracture' ? 'spine fracture' : 'over 4 cm of height lost';
+  const title = kind === 'spine-fracture' ? 'spine fracture' : 'height lost';
   return [
     {
       kind,

@@ -261,7 +261,7 @@ function limiterAsks(limiter: Limiter, spineHurts: boolean, day: IsoDate, rules:
   if (kind === 'recent-surgery')
     return ask(limiter.ofTheEye ? 'eye surgery in the last 4 weeks' : 'surgery in the last 12 weeks', 'operation');
   if (kind === 'spine-fracture' || kind === 'height-lost') {
-    const text = 'a spine fracture, or over 4 cm of height lost';
+    const text = kind === 'spine-fracture' ? 'a spine fracture' : 'height lost';
     return spineHurts ? ask(`${text}, and the back hurts`, 'disease') : { text, outcome: 'ready-with-care' };
   }
   if (kind === 'fragile-bone' && spineHurts) return ask('fragile bone, and the back hurts', 'disease');

@@ -48,7 +48,7 @@ export function LeafScreen({ place, questions }: Props) {
         </p>
         <h1 className="mt-2 text-[20pt] font-extrabold">Before the first class: about me</h1>
         {lines.map((line) => (
-          <p key={line.join()} className="mt-4 flex gap-4">
+          <p key={line.join()} className="mt-4 flex flex-wrap gap-4">
             {line.map((words, i) => (
               <Blank key={`${words}${i}`} words={words} wide={i === 0} />
             ))}
@@ -60,7 +60,7 @@ export function LeafScreen({ place, questions }: Props) {
         <ul className="mt-3">
           {ticks.map(([asks, of]) => (
             <li key={asks} className="flex flex-wrap items-center gap-x-5 border-b border-rule py-1">
-              <span className="min-w-0 flex-1">{asks}</span>
+              <span className="min-w-0 flex-1 max-sm:min-w-full">{asks}</span>
               {of.map((words) => (
                 <Box key={words} words={words} />
               ))}
@@ -72,8 +72,8 @@ export function LeafScreen({ place, questions }: Props) {
           {questions.map((q) => (
             <li key={q.id} className="break-inside-avoid border-b border-rule py-1">
               {q.lead !== undefined && <p className="font-bold">{q.lead}</p>}
-              <p className="flex items-center gap-x-5">
-                <span className="min-w-0 flex-1 first-letter:uppercase">{q.asks}</span>
+              <p className="flex items-center gap-x-5 max-sm:flex-wrap">
+                <span className="min-w-0 flex-1 first-letter:uppercase max-sm:min-w-full">{q.asks}</span>
                 <Box words="yes" />
                 <Box words="no" />
               </p>
@@ -95,7 +95,7 @@ export function LeafScreen({ place, questions }: Props) {
 
 function Blank({ words, wide = false }: { words: string; wide?: boolean }) {
   return (
-    <span className={`flex min-w-0 items-end gap-2 ${wide ? 'flex-2' : 'flex-1'}`}>
+    <span className={`flex min-w-0 items-end gap-2 max-sm:min-w-full ${wide ? 'flex-2' : 'flex-1'}`}>
       <span>{words}</span>
       <span aria-hidden className="min-w-8 flex-1 border-b-2 border-ink" />
     </span>

@@ -1,6 +1,8 @@
 'use client';
 import type { LimiterKind } from '../../../core/shapes/facts';
 import type { PersonForm } from '../../../schemas/person';
+import { sentenceIn } from '../../../core/math/units';
+import { useUnits } from '../../frame/units';
 import { limiterWords } from '../../words';
 import { useRules } from '../../frame/rules';
 import { Tick } from './fields';
@@ -28,6 +30,7 @@ const sided: readonly LimiterKind[] = ['knee-replaced', 'hip-replaced', 'lost-li
 /** Lasting conditions, each with what has to be known of it. */
 export function LimiterList({ kinds, limiters, change, today, faults }: Props) {
   const rows = useRules().levels.limiters;
+  const units = useUnits();
   const needsRelease = new Set(rows.filter((row) => row.untilLifted).map((row) => row.kind));
   const faultsOf = (limiter: FormLimiter) => faults[limiters.indexOf(limiter)];
   const put = (old: FormLimiter, next: FormLimiter) => change(limiters.map((l) => (l === old ? next : l)));
@@ -55,6 +58,7 @@ export function LimiterList({ kinds, limiters, change, today, faults }: Props) {
               set={(on) => (on ? add() : change(limiters.filter((l) => l.kind !== kind)))}
             >
               {limiterWords[kind]}
+              {kind === 'height-lost' && sentenceIn(', over 4 cm', units)}
             </Tick>
             {noted.map((limiter, i) => (
               <div key={`${kind}${i}`} className="flex flex-wrap items-center gap-x-4 gap-y-1 pl-9 text-sm">
