@@ -3,6 +3,7 @@ import { request as httpRequest } from 'node:http';
 import { join } from 'node:path';
 import SQLite from 'better-sqlite3';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { mutate, seeded } from './mutate';
 import { startServer, temporaryFolder, type Server } from './harness';
 
 const folder = temporaryFolder();
@@ -431,5 +432,71 @@ describe('PUT /api/v1/attempts', () => {
     const db = new SQLite(file, { readonly: true });
     expect(db.prepare("select count(*) as n from attempt where client_key = 'attempt-0002'").get()).toEqual({ n: 0 });
     db.close();
+  });
+});
+
+describe('what nobody means to send', () => {
+  const seed = Date.now() % 1_000_000;
+  const fall = {
+    kind: 'fall',
+    fellOn: '2026-03-01',
+    hurt: true,
+    lookedAt: true,
+    headStruck: false,
+    unexplained: false,
+  };
+  const stands = { test: 'chair-stand-30s', value: 9, seatHeightCm: 43 };
+  const requests: readonly (readonly [method: string, path: (n: number) => string, body: object])[] = [
+    ['POST', () => '/api/v1/score', { person: woman, testedOn: '2026-03-02', results: [stands] }],
+    ['POST', () => '/api/v1/levels', { person: woman, results: [stands], limiters: [{ kind: 'knee-pain', pain: 4 }] }],
+    ['POST', () => '/api/v1/people', { name: 'Mutt Ante', birthDate: '1950-05-06', normTable: 'female', evenSo: true }],
+    ['PUT', (n) => `/api/v1/entries/mutated-${seed}-${n}`, { personId: 'ada', on: '2026-03-02', content: fall }],
+    [
+      'PUT',
+      (n) => `/api/v1/attempts/mutated-${seed}-${n}`,
+      {
+        ...{ personId: 'ada', test: 'chair-stand-30s', protocolVersion: 1, sittingDate: '2026-03-02', side: null },
+        conditions: { seatHeightCm: 43 },
+        events: [{ seq: 0, kind: 'start', atMs: 0, wallMs: 1, by: 'key' }],
+      },
+    ],
+    ['POST', () => '/api/v1/devices/seat-1/events', { boot: 'b', sentMs: 5, events: [{ n: 0, ms: 5, kind: 'up' }] }],
+  ];
+  test('a thousand requests with something wrong in them: each is answered as ours, none breaks the server', async () => {
+    const chance = seeded(seed);
+    for (let n = 0; n < 1000; n++) {
+      const [method, path, body] = requests[n % requests.length] ?? requests[0] ?? ['POST', () => '/', {}];
+      const sent = JSON.stringify(mutate(body, chance));
+      const { status, headers, body: said } = await send(method, path(n), sent);
+      expect(status, `seed ${seed}, request ${n}: ${sent.slice(0, 300)}`).toBeLessThan(500);
+      expect(said, `seed ${seed}, request ${n}`).not.toBeNull();
+      const errors = (said?.['errors'] ?? []) as readonly { message: string }[];
+      expect(errors.length).toBeLessThanOrEqual(50);
+      // Never an echo of what was sent.
+      expect(errors.filter((e) => e.message.includes('x'.repeat(50)))).toEqual([]);
+      expect([headers.get('cache-control'), headers.get('x-content-type-options')]).toEqual(['no-store', 'nosniff']);
+    }
+  });
+  test('a path that is none, a body that is too much, a page of another site', async () => {
+    for (const path of [
+      '/api/v1/people/%ff',
+      '/api/v1/attempts/%ff',
+      '/api/station/%ff',
+      '/api/v1/entries/%00abcdefgh',
+    ])
+      for (const method of ['GET', 'PUT']) {
+        const answer = await fetch(server.url + path, {
+          method,
+          ...(method === 'PUT' ? { body: '{}', headers: { 'content-type': 'application/json' } } : {}),
+        });
+        expect([path, method, answer.status < 500]).toEqual([path, method, true]);
+      }
+    const many = `{"person": ${JSON.stringify(woman)}, "results": [${'{},'.repeat(1_500_000)}{}]}`;
+    const fromMs = performance.now();
+    expect(await send('POST', '/api/v1/score', many)).toMatchObject({ status: 413 });
+    // It was refused, not worked through: that took minutes.
+    expect(performance.now() - fromMs).toBeLessThan(20_000);
+    const site = { 'content-type': 'application/json', 'sec-fetch-site': 'cross-site' };
+    expect((await send('POST', '/api/v1/score', {}, site)).status).toBe(403);
   });
 });

@@ -5,6 +5,7 @@ import { isOwnHost } from './use-cases/ownHost';
 export function proxy(request: NextRequest): NextResponse {
   if (!isOwnHost(request.headers.get('host') ?? ''))
     return new NextResponse('Ready Stool answers on this machine only.', { status: 403 });
+  if (!isPath(request.nextUrl.pathname)) return new NextResponse('This address is none.', { status: 400 });
   const nonce = Buffer.from(crypto.getRandomValues(new Uint8Array(16))).toString('base64');
   const policy = [
     "default-src 'self'",
@@ -24,7 +25,19 @@ export function proxy(request: NextRequest): NextResponse {
   response.headers.set('Content-Security-Policy', policy);
   response.headers.set('X-Content-Type-Options', 'nosniff');
   response.headers.set('Referrer-Policy', 'same-origin');
+  response.headers.set('Cross-Origin-Resource-Policy', 'same-origin');
   return response;
 }
 
-export const config = { matcher: ['/((?!api/|_next/static/|icon).*)'] };
+/** A part like `%ff` is no text in any alphabet. */
+function isPath(path: string): boolean {
+  try {
+    decodeURIComponent(path);
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+// Of the interface only addresses with something encoded in them: no key of ours has.
+export const config = { matcher: ['/((?!api/|_next/static/|icon).*)', '/api/(.*%.*)'] };

@@ -16,8 +16,11 @@ import { invalidFields, problem } from './api/problem';
  */
 
 /** Why a request may not be answered: until there is sign-in only this machine may ask, and no page of another site. */
-function foreign(host: string | null, origin: string | null): string | null {
+function foreign(sent: Pick<Headers, 'get'>): string | null {
+  const [host, origin] = [sent.get('host'), sent.get('origin')];
   if (!isOwnHost(host ?? '')) return `Requests for the host ${host ?? '(none)'} are refused.`;
+  // A browser says so itself, also where it names no origin.
+  if (sent.get('sec-fetch-site') === 'cross-site') return 'Requests from a page of another site are refused.';
   return origin === null || origin === `http://${host ?? ''}` ? null : `Requests from ${origin} are refused.`;
 }
 
@@ -34,7 +37,7 @@ export function action<A extends [unknown, ...unknown[]], R>(
 ): (...args: A) => Promise<R> {
   return async (...args) => {
     const sent = await headers();
-    if (foreign(sent.get('host'), sent.get('origin')) !== null) notFound();
+    if (foreign(sent) !== null) notFound();
     const parsed = tooMuch(args) === null ? parse(schema, args) : ({ kind: 'bad', errors: [] } as const);
     if (parsed.kind === 'bad') {
       console.error('An action was called with other arguments than ours:', parsed.errors);
@@ -48,6 +51,14 @@ export function action<A extends [unknown, ...unknown[]], R>(
 
 /** Names the register in a request, where the sender kept something for one, and in every answer. */
 const registerHeader = 'register-id';
+
+/** Nobody on the way keeps it, no browser guesses what it is, and no page of another site takes it in. */
+function closed(answer: Response): Response {
+  if (!answer.headers.has('cache-control')) answer.headers.set('cache-control', 'no-store');
+  answer.headers.set('x-content-type-options', 'nosniff');
+  answer.headers.set('cross-origin-resource-policy', 'same-origin');
+  return answer;
+}
 
 interface Context {
   readonly params: Promise<unknown>;
@@ -64,8 +75,8 @@ export function guarded<S extends Schema>(
 ): (request: Request, context: Context) => Promise<Response> {
   return async (request, { params }) => {
     try {
-      const why = foreign(request.headers.get('host'), request.headers.get('origin'));
-      if (why !== null) return problem(403, why);
+      const why = foreign(request.headers);
+      if (why !== null) return closed(problem(403, why));
       const desk = await theDesk();
       const own = await readRegisterId(desk);
       const meant = request.headers.get(registerHeader);
@@ -77,10 +88,12 @@ export function guarded<S extends Schema>(
             ? invalidFields(path.errors)
             : await useCase(desk, path.value, request);
       answer.headers.set(registerHeader, own);
-      return answer;
+      return closed(answer);
     } catch (error) {
       console.error(error);
-      return problem(500, 'This request could not be answered. Nothing was half-written; it can be sent again.');
+      return closed(
+        problem(500, 'This request could not be answered. Nothing was half-written; it can be sent again.'),
+      );
     }
   };
 }

@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { formula } from './scoreCsv';
 import type { MiddleHalfRow } from '../core/shapes/norms';
 
 const heads = ['sex', 'ageLow', 'ageHigh', 'p25', 'p75', 'unit'] as const;
@@ -7,7 +8,7 @@ const heads = ['sex', 'ageLow', 'ageHigh', 'p25', 'p75', 'unit'] as const;
 export const printNorms = (rows: readonly MiddleHalfRow[], unit: string): string =>
   Papa.unparse(
     rows.map(({ sex, ageLow, ageHigh, p25, p75 }) => ({ sex, ageLow, ageHigh, p25, p75, unit })),
-    { columns: [...heads], newline: '\n' },
+    { columns: [...heads], newline: '\n', escapeFormulae: formula },
   );
 
 export interface NormsRead {

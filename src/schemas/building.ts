@@ -33,6 +33,9 @@ setLocale({
   },
 });
 
+/** A text as it is, nothing else: what is no text may have a way of its own to become one. */
+export const asText = (value: unknown): string => (typeof value === 'string' ? value : '');
+
 /** An object that takes the named fields and no others; each unknown one is refused under its own name. */
 export function exactly<S extends ObjectShape>(shape: S) {
   const known = new Set(Object.keys(shape));

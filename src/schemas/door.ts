@@ -1,7 +1,7 @@
 import { array, mixed, string, tuple, type AnyObject, type ISchema } from 'yup';
 import type { PeopleDeed } from '../core/shapes/register';
 import { patterns } from '../core/shapes/facts';
-import { exactly, oneOf, yesNo } from './building';
+import { asText, exactly, oneOf, yesNo } from './building';
 
 /** An id or a key, as it stands in an address or beside a form; whether there is such a one is looked up. */
 export const id = () => string().typeError('must be text').min(1).max(64).required();
@@ -35,9 +35,9 @@ export const peopleDeed = () =>
   mixed<PeopleDeed>((deed): deed is PeopleDeed => {
     if (typeof deed !== 'object' || deed === null) return false;
     const { kind, groupId } = deed as Readonly<Record<string, unknown>>;
-    return groupDeeds.includes(String(kind))
+    return groupDeeds.includes(asText(kind))
       ? typeof groupId === 'string'
-      : plainDeeds.includes(String(kind)) && groupId === undefined;
+      : plainDeeds.includes(asText(kind)) && groupId === undefined;
   }).required();
 
 export const pathId = exactly({ id: id() });

@@ -10,7 +10,7 @@ import {
   walkingAids,
 } from '../core/shapes/facts';
 import type { Protocol } from '../core/shapes/protocol';
-import { day, exactly, listOf, numberIn, oneOf, wholeIn, words, yesNo } from './building';
+import { asText, day, exactly, listOf, numberIn, oneOf, wholeIn, words, yesNo } from './building';
 
 /** Limits of a body; shared by forms and the open interface. */
 export const bodyLimits = {
@@ -69,7 +69,7 @@ function resultFields(protocols: readonly Protocol[]) {
     seconds: fourStageSeconds().nullable().default(undefined),
     help: oneOf(helps).nullable(),
   }).test('fits-its-test', function (value: AnyObject | undefined) {
-    const protocol = byId.get(String(value?.['test']));
+    const protocol = byId.get(asText(value?.['test']));
     if (!value || !protocol) return true;
     const faults = resultFaults(value, protocol).map(([field, message]) =>
       this.createError({ path: `${this.path}.${field}`, message }),
@@ -100,11 +100,11 @@ export function resultFaults(result: AnyObject, protocol: Protocol): Fault[] {
   if (outcome === 'done' && ![value, trials, seconds].some(given) && !protocol.asksHelp)
     faults.push(['value', 'is needed for an outcome of done']);
   if (outcome !== 'done' && given(value))
-    faults.push(['value', `goes with an outcome of done only, not ${String(outcome)}`]);
+    faults.push(['value', `goes with an outcome of done only, not ${asText(outcome)}`]);
   if (!fits(value)) faults.push(['value', range]);
   if (Array.isArray(trials) && !trials.every(fits)) faults.push(['trials', range]);
   if (outcome !== 'done' && Array.isArray(trials) && trials.length > 0)
-    faults.push(['trials', `go with an outcome of done only, not ${String(outcome)}`]);
+    faults.push(['trials', `go with an outcome of done only, not ${asText(outcome)}`]);
   for (const message of sideFaults(side, protocol)) faults.push(['side', message]);
   if (typeof cleanBeforeHands === 'number' && typeof value === 'number' && cleanBeforeHands > value)
     faults.push(['cleanBeforeHands', 'must not be more than value']);

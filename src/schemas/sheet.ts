@@ -1,7 +1,7 @@
 import { string, ValidationError, type AnyObject, type InferType } from 'yup';
 import { outcomes, walkingAids } from '../core/shapes/facts';
 import type { Protocol } from '../core/shapes/protocol';
-import { exactly, listOf, numberIn, oneOf, typedDay, wholeIn, yesNo } from './building';
+import { asText, exactly, listOf, numberIn, oneOf, typedDay, wholeIn, yesNo } from './building';
 import { bodyLimits, fourStageSeconds, helps, resultFaults } from './requests';
 
 /** One line of a sheet: a test of a person, as written on paper. */
@@ -20,7 +20,7 @@ const line = (protocols: ReadonlyMap<string, Protocol>) =>
     seconds: fourStageSeconds().nullable().default(undefined),
     help: oneOf(helps).nullable().defined(),
   }).test('fits-its-test', function (value: AnyObject | undefined) {
-    const protocol = protocols.get(String(value?.['test']));
+    const protocol = protocols.get(asText(value?.['test']));
     if (!value || !protocol) return true;
     const faults = lineFaults(value as SheetLine, protocol).map((message) =>
       this.createError({ path: `${this.path}.tries`, message }),

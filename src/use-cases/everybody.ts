@@ -130,7 +130,8 @@ export async function askRegister(desk: Desk, question: RegisterQuestion): Promi
 const codeLike = /^[slhbwaufqkm][1-9](\/\S*)?$/i;
 
 function searched({ lines, index }: Kept, search: string): RegisterLine[] {
-  const typed = search.trim();
+  // The work of a fuzzy search grows with every letter; nobody’s name is longer.
+  const typed = search.trim().slice(0, 30);
   if (codeLike.test(typed)) {
     const code = `${typed.charAt(0).toUpperCase()}${typed.slice(1).toLowerCase()}`;
     return [...lines.values()]

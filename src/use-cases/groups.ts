@@ -128,6 +128,9 @@ export const readSitting = (desk: Desk): Promise<PersonId[]> => groups.sittingOn
 /** `erased-soon`: taken out, and its last bytes are overwritten as soon as another program lets go of the file. */
 export type ErasePerson = { readonly kind: 'erased' | 'erased-soon' | 'not-found' | 'name-differs' };
 
+/** However the letters were put together, and however far apart. */
+const sameLetters = (name: string): string => name.normalize('NFC').trim().replace(/\s+/g, ' ');
+
 /**
  * Erases a person for good.
  * @param typedName typed by hand, as this cannot be undone
@@ -135,6 +138,6 @@ export type ErasePerson = { readonly kind: 'erased' | 'erased-soon' | 'not-found
 export async function erasePerson(desk: Desk, id: PersonId, typedName: string): Promise<ErasePerson> {
   const person = await findPerson(desk.db, id);
   if (!person) return { kind: 'not-found' };
-  if (person.name.trim() !== typedName.trim()) return { kind: 'name-differs' };
+  if (sameLetters(person.name) !== sameLetters(typedName)) return { kind: 'name-differs' };
   return { kind: (await erasePeople(desk.db, [id], desk.who, desk.now())) === 'soon' ? 'erased-soon' : 'erased' };
 }

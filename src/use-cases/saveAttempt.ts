@@ -62,9 +62,9 @@ async function faultsOf(
   const fault = (path: string, message: string) => faults.push({ path, message });
   if (!/^[A-Za-z0-9_-]{8,64}$/.test(clientKey))
     fault('', 'the key in the address must be 8 to 64 letters, digits, - or _');
-  if (!protocol) fault('/test', `there is no test ${body.test}`);
+  if (!protocol) fault('/test', 'is no test of this hall');
   else if (body.protocolVersion > (protocolById(body.test)?.version ?? 0))
-    fault('/protocolVersion', `the newest version of ${body.test} is ${protocol.version}`);
+    fault('/protocolVersion', `the newest version of ${protocol.id} is ${protocol.version}`);
   const person = await findPerson(desk.db, body.personId);
   if (!person) fault('/personId', 'nobody in the register has this id');
   else if (body.sittingDate < person.birthDate) fault('/sittingDate', 'is before the birth date');

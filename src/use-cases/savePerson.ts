@@ -68,7 +68,7 @@ export async function addWalkIn(desk: Desk, input: unknown, how: Adding = {}): P
   const { id = crypto.randomUUID() } = how;
   const person: Person = {
     id,
-    name: form.name.trim(),
+    name: form.name.trim().replace(/\s+/g, ' '),
     birthDate: bornYearsAgo(form.ageYears, today),
     normTable: form.normTable,
   };

@@ -48,6 +48,33 @@ describe('scores as CSV', () => {
     expect(rows[0]?.['error']).toContain('value');
     expect(rows[2]?.['error']).toMatch(/age .*; test /);
   });
+  test('cells too many, a row cut short, an open quote and a word of the language are told in their row, the rest is scored', async () => {
+    const row = (name: string, value = '9', more = '') => `${name},77,female,chair-stand-30s,,${value},,${more}\n`;
+    const rows = await scored(
+      `${head}\nshort,77\n${row('A')}${row('B', '9', ',more')}${row('C', 'constructor')}${row('D')}`,
+    );
+    expect(rows.map((r) => [r['person'], r['percentile'], r['error'] !== ''])).toEqual([
+      ['short', '', true],
+      ['A', '17.3', false],
+      ['B', '', true],
+      ['C', '', true],
+      ['D', '17.3', false],
+    ]);
+    expect(rows[2]?.['error']).toBe('1 cell more than the head line has columns');
+    const open = await scored(`${head}\n${row('A')}"B,77,female\n${row('C').repeat(40)}`);
+    expect(open.map((r) => r['error'])).toEqual(['', expect.stringContaining('is a quote left open?')]);
+    expect(await scoreCsv(inPieces(`__proto__,constructor\n1,2\n`), 1000, today)).toMatchObject({ kind: 'rejected' });
+  });
+  test('nothing that comes back is run by a table program; a number stays a number', async () => {
+    const rows = await scored(
+      `${head}\n=1+1,77,female,sit-reach,L,-2,,\n@x,77,female,sit-reach,L,+3,,\n-a,77,female,sit-reach,L,1,,\n`,
+    );
+    expect(rows.map((r) => [r['person'], r['value']])).toEqual([
+      ["'=1+1", '-2'],
+      ["'@x", '+3'],
+      ["'-a", '1'],
+    ]);
+  });
   test('an unknown column and an empty body are refused before anything is answered', async () => {
     expect(await scoreCsv(inPieces('age,shoe\n77,42\n'), 1000, today)).toMatchObject({
       kind: 'rejected',

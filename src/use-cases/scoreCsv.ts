@@ -1,6 +1,6 @@
 import type { NormBook } from '../core/score/normBook';
 import type { IsoDate } from '../core/shapes/facts';
-import { answerColumns, csvLine, rowsOf, scoreColumns, toScoreRequest, type CsvRow } from '../formats/scoreCsv';
+import { answerColumns, csvLine, rowsOf, scoreColumns, toScoreRequest, type ReadRow } from '../formats/scoreCsv';
 import { askScore } from './askStateless';
 import { shippedBook } from './norms';
 
@@ -24,7 +24,7 @@ export async function scoreCsv(
   const rows = rowsOf(body, mostBytes);
   const first = await rows.next();
   if (first.done) return { kind: 'rejected', message: 'There is a head line and no row, or nothing at all.' };
-  const heads = Object.keys(first.value);
+  const { heads } = first.value;
   const unknown = heads.filter((h) => !scoreColumns.some((c) => c === h));
   if (unknown.length > 0) {
     const message = `No such column: ${unknown.join(', ')}. There are: ${scoreColumns.join(', ')}.`;
@@ -35,8 +35,8 @@ export async function scoreCsv(
 
 async function* linesOf(
   heads: readonly string[],
-  first: CsvRow,
-  rest: AsyncGenerator<CsvRow>,
+  first: ReadRow,
+  rest: AsyncGenerator<ReadRow>,
   today: IsoDate,
   book: NormBook,
 ): AsyncGenerator<string, undefined> {
@@ -63,13 +63,26 @@ interface Answer {
   }[];
 }
 
-function scoredLine(heads: readonly string[], row: CsvRow, today: IsoDate, book: NormBook): string {
-  const cells = heads.map((h) => row[h]);
-  const answer = askScore(toScoreRequest(row), today, book);
-  if (answer.kind === 'rejected') {
-    const fault = answer.errors.map(({ path, message }) => `${path.split('/').at(-1) ?? ''} ${message}`).join('; ');
-    return csvLine([...cells, ...Array.from({ length: answerColumns.length - 1 }, () => ''), fault]);
-  }
+/** A cell longer than this is no cell: a quote was left open. */
+const longestCell = 1000;
+
+/** What is wrong with a row before anything in it is read. */
+function rowFault({ heads, cells, extra }: ReadRow): string | null {
+  if (extra > 0) return `${extra} ${extra === 1 ? 'cell' : 'cells'} more than the head line has columns`;
+  return heads.some((h) => (cells[h] ?? '').length > longestCell)
+    ? `a cell of over ${longestCell} letters: is a quote left open?`
+    : null;
+}
+
+function scoredLine(heads: readonly string[], row: ReadRow, today: IsoDate, book: NormBook): string {
+  const cells = heads.map((h) => row.cells[h]?.slice(0, longestCell));
+  const refused = (fault: string) =>
+    csvLine([...cells, ...Array.from({ length: answerColumns.length - 1 }, () => ''), fault]);
+  const broken = rowFault(row);
+  if (broken !== null) return refused(broken);
+  const answer = askScore(toScoreRequest(row.cells), today, book);
+  if (answer.kind === 'rejected')
+    return refused(answer.errors.map(({ path, message }) => `${path.split('/').at(-1) ?? ''} ${message}`).join('; '));
   const [scored] = (answer.body as Answer).results;
   const past = scored?.cutoffs.filter((c) => c.past).map((c) => c.id);
   return csvLine([

@@ -6,6 +6,7 @@ const titles: Readonly<Record<number, string>> = {
   403: 'Not from this machine',
   404: 'Nothing here',
   405: 'Method not allowed',
+  408: 'Too slow',
   409: 'Conflict',
   413: 'Too large',
   415: 'Wrong kind of content',
@@ -38,6 +39,7 @@ export const invalidFields = (errors: readonly FieldError[]): Response =>
   );
 
 export const mostBytes = 5_000_000;
+const longestBodyMs = 30_000;
 
 /** The body as text of the wanted kind, or the problem with it. Bytes are counted while reading. */
 export async function readBody(
@@ -53,14 +55,23 @@ export async function readBody(
   const parts: Uint8Array[] = [];
   let bytes = 0;
   const reader = request.body?.getReader();
+  // Whoever sends drop by drop, or falls silent, keeps nobody waiting for ever.
+  const given = new AbortController();
+  const end = setTimeout(() => {
+    given.abort();
+    void reader?.cancel();
+  }, longestBodyMs);
   for (let part = await reader?.read(); part && !part.done; part = await reader?.read()) {
     bytes += part.value.byteLength;
     if (bytes > mostBytes) {
+      clearTimeout(end);
       await reader?.cancel();
       return { problem: problem(413, 'At most 5 MB in one request.') };
     }
     parts.push(part.value);
   }
+  clearTimeout(end);
+  if (given.signal.aborted) return { problem: problem(408, 'The body took over 30 seconds to come: send it again.') };
   try {
     return { text: new TextDecoder('utf-8', { fatal: true }).decode(Buffer.concat(parts)) };
   } catch {
