@@ -3,7 +3,8 @@ import { request as httpRequest } from 'node:http';
 import { join } from 'node:path';
 import SQLite from 'better-sqlite3';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import { mutate, seeded } from './mutate';
+import { seeded } from '../src/demo/events';
+import { mutate } from './mutate';
 import { startServer, temporaryFolder, type Server } from './harness';
 
 const folder = temporaryFolder();

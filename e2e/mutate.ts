@@ -10,17 +10,6 @@ const nasty: readonly unknown[] = [
   'x'.repeat(20_000),
 ];
 
-/** The same run of numbers for the same seed, from 0 to under 1 (mulberry32, public domain). */
-export function seeded(seed: number): () => number {
-  let at = seed;
-  return () => {
-    at = (at + 0x6d2b79f5) | 0;
-    let mixed = Math.imul(at ^ (at >>> 15), 1 | at);
-    mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed;
-    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4_294_967_296;
-  };
-}
-
 /** One part of it taken out, doubled, renamed, or something nasty put in its place; deeper down as often as not. */
 export function mutate(value: unknown, chance: () => number): unknown {
   const any = <T>(of: readonly T[]): T => of[Math.floor(chance() * of.length)] as T;

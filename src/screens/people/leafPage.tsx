@@ -1,4 +1,5 @@
 import { cautions } from '../../catalogue/cautions/cautions';
+import { sentenceIn } from '../../core/math/units';
 import type { Place } from '../../core/shapes/person';
 import type { ReadinessQuestion } from '../../core/shapes/readiness';
 import { ButtonLink } from '../touch/button';
@@ -60,7 +61,7 @@ export function LeafScreen({ place, questions }: Props) {
         <ul className="mt-3">
           {ticks.map(([asks, of]) => (
             <li key={asks} className="flex flex-wrap items-center gap-x-5 border-b border-rule py-1">
-              <span className="min-w-0 flex-1 max-sm:min-w-full">{asks}</span>
+              <span className="min-w-0 flex-1 max-sm:min-w-full">{sentenceIn(asks, place.units)}</span>
               {of.map((words) => (
                 <Box key={words} words={words} />
               ))}
@@ -83,7 +84,7 @@ export function LeafScreen({ place, questions }: Props) {
         <p className="mt-4">
           I agree to {consentWords.tests} and {consentWords.notes}. I may take it back at any time.
         </p>
-        <p className="mt-4 flex gap-4">
+        <p className="mt-4 flex flex-wrap gap-4">
           <Blank words="Day" />
           <Blank words="Signature" wide />
         </p>

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { cautions } from '../../catalogue/cautions/cautions';
+import { sentenceIn } from '../../core/math/units';
 import { agreedOn } from '../../core/intake/consent';
 import type { EntryOf } from '../../core/shapes/intake';
 import type { Place } from '../../core/shapes/person';
@@ -54,7 +55,7 @@ export function LetterThatAsks({ view, ...rest }: Props) {
       <h2 className="mt-4 font-bold">What is asked of the body</h2>
       <ul className="list-disc pl-6">
         {cautions.asksOfBody.map((line) => (
-          <li key={line}>{line}</li>
+          <li key={line}>{sentenceIn(line, view.units)}</li>
         ))}
       </ul>
       <Noted view={view} />

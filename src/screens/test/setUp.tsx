@@ -118,7 +118,8 @@ export function SetUpScreen({
     !sits(protocol) || (typeof seat === 'number' && seat >= 30 && seat <= 60)
       ? null
       : sentenceIn('Write the height of the seat: 30 to 60 cm.', units);
-  const alone = (one: Seated): readonly string[] => (many ? ownLaneReasons(one.known, one.person.handsLast) : []);
+  const alone = (one: Seated): readonly string[] =>
+    many ? ownLaneReasons(one.known, one.person.handsLast, protocol.hazards?.includes('one-leg') === true) : [];
   const open = (one: Seated): boolean => alone(one).length > 0 && !todayOf(one).although;
   // Where somebody is held nothing is set up, and no device is listened to.
   const devices = useDevices(seated.some((one) => one.held) ? undefined : protocol.device);
