@@ -120,6 +120,9 @@ export function within(path: string, fault: unknown): ValidationError {
     const pointer = one.params?.['pointer'];
     const own = typeof pointer === 'string' ? pointer : toPointer(one.path ?? '');
     one.params = { ...one.params, pointer: `${toPointer(path)}${own}` };
+    // A form finds its field by the path.
+    const rest = (one.path ?? '').replace(/^\.+/, '');
+    one.path = rest === '' || rest.startsWith('[') ? `${path}${rest}` : `${path}.${rest}`;
   }
   return new ValidationError(inner);
 }
