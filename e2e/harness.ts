@@ -240,13 +240,20 @@ export async function says(page: Page, selector: string, words: string): Promise
   );
 }
 
-/** A step takes no key or tap in its first 0.7 s: waits until that is over. */
+/**
+ * A step takes no key or tap in its first 0.7 s from its first paint on: waits until that is over. A page that comes from
+ * another one may be painted late; one in the background is not painted at all.
+ */
 export async function settled(page: Page): Promise<void> {
-  await page.waitForFunction(
-    (since) => performance.now() - since > 760,
-    { polling: 30 },
-    await page.evaluate(() => performance.now()),
+  const painted = await page.evaluate(
+    () =>
+      new Promise<number>((now) => {
+        const say = () => now(performance.now());
+        requestAnimationFrame(() => requestAnimationFrame(say));
+        setTimeout(say, 1000);
+      }),
   );
+  await page.waitForFunction((since) => performance.now() - since > 760, { polling: 30 }, painted);
 }
 
 /** Answers the check of the day for somebody well, and waits until the practice can be begun. */
