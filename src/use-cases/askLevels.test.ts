@@ -61,6 +61,16 @@ describe('facts of the log and of the day', () => {
     expect(squat?.code).not.toBe(levelsOf()[0]?.code);
     expect(squat?.blockers.map((b) => b.fact)).toContain(field);
   });
+  test('something else closes the ladders ticked with it and says its own words; sight, hearing and lungs are said', () => {
+    const other = { kind: 'other', text: 'a stoma', closes: ['L', 'B'] };
+    expect(rungs({ limiters: [other] })).toEqual(['S7', 'H6']);
+    const answer = askLevels({ ...sent, limiters: [other, { kind: 'hearing' }, { kind: 'lungs' }] }, today);
+    const { cautions } = (answer.kind === 'answered' ? answer.body : {}) as {
+      cautions: { id: string; text: string }[];
+    };
+    expect(cautions.map((c) => c.id)).toEqual(expect.arrayContaining(['other', 'hearing', 'lungs']));
+    expect(cautions.find((c) => c.id === 'other')?.text).toBe('a stoma.');
+  });
   test('a fall after the tests makes them not true any more', () => {
     const earlier = { results: strong.map((r) => ({ ...r, testedOn: '2026-02-20' })) };
     expect(rungs({ ...earlier, lastFallOn: '2026-02-25' })).toEqual(['S1', 'H1', 'B2']);
