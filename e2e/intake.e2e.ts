@@ -198,6 +198,16 @@ test('the check of the day cannot be passed over in silence; what it finds refus
   await press(page, 'Leave the check out');
   await press(page, 'Go on without');
   await says(page, '[data-testid=day-check]', 'Write in a few words why it is left out.');
+  // A pressure that cannot be is said in its place, and nothing is kept.
+  await typeInto(page, 'Pressure, upper', '80');
+  await typeInto(page, 'lower', '120');
+  await press(page, 'Save the check');
+  await says(page, '[data-testid=day-check]', 'The upper number of the pressure is the higher one: look again.');
+  expect(await outcomeOf(id)).toBe('ready');
+  for (const label of ['Pressure, upper', 'lower']) {
+    await page.focus(boxOf(label));
+    for (let n = 0; n < 3; n++) await page.keyboard.press('Backspace');
+  }
   await typeInto(page, 'Pulse', '128');
   await press(page, 'Save the check');
   await says(page, 'main', 'Not today: resting pulse 128, over 120');

@@ -3,6 +3,7 @@ import { knownOn } from '../core/intake/known';
 import { closedToThem } from '../core/intake/mayStart';
 import type { IsoDate } from '../core/shapes/facts';
 import type { AttemptEvent } from '../core/shapes/attempt';
+import type { PersonRecord } from '../core/shapes/intake';
 import type { Protocol } from '../core/shapes/protocol';
 import { findPerson } from '../database/people';
 import { parse, type FieldError } from '../schemas/parse';
@@ -62,9 +63,13 @@ export interface ClosedLine {
 async function closedLines(desk: Desk, lines: readonly SheetLine[], day: IsoDate): Promise<ClosedLine[]> {
   const { readiness, levels } = await readRules(desk);
   const closed: ClosedLine[] = [];
+  // A sheet has many lines of one person.
+  const records = new Map<string, PersonRecord>();
   for (const { key, personId, test, outcome } of lines) {
     const protocol = protocols.find((p) => p.id === test);
-    const known = knownOn(await readRecord(desk, personId), day, readiness);
+    const record = records.get(personId) ?? (await readRecord(desk, personId));
+    records.set(personId, record);
+    const known = knownOn(record, day, readiness);
     const by = protocol && known && outcome === 'done' ? closedToThem(known, protocol, levels.limiters, day) : [];
     if (protocol && by.length > 0)
       closed.push({
