@@ -1,5 +1,8 @@
 #!/usr/bin/env node
 // Side-by-side measurements; each prints a ratio of two things measured in the same run.
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { paintBench } from '../bench/paint.mjs';
 import { registerBench } from '../bench/register.mjs';
 import { scoresBench } from '../bench/scores.mjs';
@@ -10,6 +13,11 @@ import { withDemo } from './session.mjs';
 install();
 // Without a server beside it, so that neither side is slowed by what the other needs not.
 node('--import', 'tsx', 'bench/score.ts');
+const folder = mkdtempSync(join(tmpdir(), 'ready-stool-bench-'));
+const tested = join(folder, 'tested.sqlite');
+node('--import', 'tsx', 'bench/tested.ts', tested, '5000', '50');
+node('--import', 'tsx', 'bench/newDay.ts', tested);
+rmSync(folder, { recursive: true });
 await withDemo(async ({ browser, url, idOf }) => {
   const four = ['Tomasz Rekkedal', 'Odile Brandvoll', 'Bertil Kvarnholm', 'Agnes Tverrå'];
   const personIds = [];

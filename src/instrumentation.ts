@@ -3,9 +3,9 @@ export async function register(): Promise<void> {
   if (process.env['NEXT_RUNTIME'] === 'nodejs') {
     const { openOrExit } = await import('./database/openOrExit');
     await openOrExit();
-    const { bringUpToDate, fillAhead } = await import('./use-cases/fillAhead');
+    const { bringUpToDate, keepAhead } = await import('./use-cases/fillAhead');
     await bringUpToDate();
     // Not waited for: the server answers meanwhile, and a question that comes first waits for its lines only.
-    void fillAhead();
+    keepAhead();
   }
 }

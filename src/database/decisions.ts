@@ -1,4 +1,4 @@
-import { sql } from 'kysely';
+import { sql, type RawBuilder } from 'kysely';
 import type { Level } from '../core/level/answer';
 import type { DecisionKind } from '../core/level/standing';
 import type { Facts, IsoDate } from '../core/shapes/facts';
@@ -61,11 +61,22 @@ export async function hasDecision(db: Register, id: string): Promise<boolean> {
 }
 
 /** Levels decided of some people, or of everybody, oldest first. */
-export async function listDecidedLevels(db: Register, personIds?: readonly PersonId[]): Promise<DecidedLevel[]> {
+export const listDecidedLevels = (db: Register, personIds?: readonly PersonId[]): Promise<DecidedLevel[]> =>
+  levelsBy(db, sql<string>`level_json`, personIds);
+
+/** The same without why, and without what stands above them, which is most of their length: for lists of many. */
+export const listLevelsBriefly = (db: Register, personIds: readonly PersonId[]): Promise<DecidedLevel[]> =>
+  levelsBy(db, sql<string>`json_set(level_json, '$.reasons', json_array(), '$.blockers', json_array())`, personIds);
+
+async function levelsBy(
+  db: Register,
+  content: RawBuilder<string>,
+  personIds: readonly PersonId[] | undefined,
+): Promise<DecidedLevel[]> {
   const all = db
     .selectFrom('level')
     .innerJoin('decision', 'decision.id', 'level.decision_id')
-    .select(['person_id', 'day', 'at', 'by', 'kind', 'norms_version', 'level_json'])
+    .select(['person_id', 'day', 'at', 'by', 'kind', 'norms_version', content.as('content')])
     .orderBy('day')
     .orderBy('at')
     .orderBy(sql`decision.rowid`)
@@ -78,7 +89,7 @@ export async function listDecidedLevels(db: Register, personIds?: readonly Perso
     by: row.by,
     kind: row.kind as DecisionKind,
     normsVersion: row.norms_version,
-    level: JSON.parse(row.level_json) as Level,
+    level: JSON.parse(row.content) as Level,
   }));
 }
 

@@ -46,9 +46,10 @@ export async function leaveGroup(db: Register, groupId: string, people: readonly
   return rows.map((r) => r.person_id);
 }
 
-/** Ids of the groups of each person that is in one. */
-export async function groupsOfPeople(db: Register): Promise<Map<PersonId, string[]>> {
-  const rows = await db.selectFrom('group_member').selectAll().execute();
+/** Ids of the groups of each person that is in one, of some people or of everybody. */
+export async function groupsOfPeople(db: Register, ids?: readonly PersonId[]): Promise<Map<PersonId, string[]>> {
+  const all = db.selectFrom('group_member').selectAll();
+  const rows = await (ids === undefined ? all : all.where('person_id', 'in', [...ids])).execute();
   const groups = new Map<PersonId, string[]>();
   for (const { person_id, group_id } of rows) groups.set(person_id, [...(groups.get(person_id) ?? []), group_id]);
   return groups;

@@ -107,6 +107,22 @@ export async function listPeople(db: Register): Promise<KeptPerson[]> {
   return rows.map(toPerson).sort((a, b) => order(a.name, b.name));
 }
 
+/** Some people, in no order. */
+export async function peopleOf(db: Register, ids: readonly PersonId[]): Promise<KeptPerson[]> {
+  const rows = await db
+    .selectFrom('person')
+    .selectAll()
+    .where('id', 'in', [...ids])
+    .execute();
+  return rows.map(toPerson);
+}
+
+/** How often something was written of each person, the archived among them. */
+export async function listRevisions(db: Register): Promise<Map<PersonId, number>> {
+  const rows = await db.selectFrom('person').select(['id', 'revision']).execute();
+  return new Map(rows.map((r) => [r.id, r.revision]));
+}
+
 /** Those of some ids who are in the register. */
 export async function peopleThere(db: Register, ids: readonly PersonId[]): Promise<PersonId[]> {
   const rows = await db

@@ -89,7 +89,7 @@ describe('words on every screen of everybody', () => {
         <TodayScreen
           today={today}
           place={place}
-          lines={await allLines(deskOf(db, today))}
+          {...await allLines(deskOf(db, today))}
           sitting={0}
           groups={[]}
           seat={() => Promise.resolve()}
@@ -181,11 +181,11 @@ describe('one state, one sign, one word', () => {
     }
   });
   test('Today and Retest draw the same retests in the same weeks', async () => {
-    const lines = await allLines(deskOf(db, today));
+    const { lines } = await allLines(deskOf(db, today));
     const chart = (markup: string) => /aria-label="(Retests by week[^"]*)"/.exec(markup)?.[1];
     const onToday = renderToStaticMarkup(
       <TodayScreen
-        {...{ today, place, lines, sitting: 0, groups: [], tellOfHall: null }}
+        {...{ today, place, lines, behind: 0, sitting: 0, groups: [], tellOfHall: null }}
         seat={() => Promise.resolve()}
       />,
     );

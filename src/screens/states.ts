@@ -23,6 +23,7 @@ export const states = {
   'not-tested': { sign: 'unknown', word: 'not tested yet' },
   'to-complete': { sign: 'unknown', word: 'intake to complete' },
   unreadable: { sign: 'unknown', word: 'record to put right' },
+  'being-read': { sign: 'unknown', word: 'being read' },
   'ask-first': { sign: 'stop', word: 'ask first' },
   'not-today': { sign: 'stop', word: 'not today' },
   held: { sign: 'stop', word: 'held' },
@@ -34,6 +35,7 @@ export type State = keyof typeof states;
 
 const ofRegister: Readonly<Record<RegisterState, State>> = {
   unreadable: 'unreadable',
+  'being-read': 'being-read',
   'not-today': 'not-today',
   'ask-first': 'ask-first',
   'to-ask': 'not-asked',

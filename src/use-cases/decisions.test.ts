@@ -79,7 +79,7 @@ describe('a decision', () => {
     });
     expect((await squat(id))?.state).toBe('holds');
     expect((await squat(id, '2026-03-03'))?.state).toBe('holds');
-    const line = (await allLines(deskOf(db, today))).find((l) => l.id === id);
+    const line = (await allLines(deskOf(db, today))).lines.find((l) => l.id === id);
     expect([line?.codes[0], line?.waitingCodes.filter((c) => c.startsWith('S'))]).toEqual(['S3/48/2@4x1', []]);
     await stands(id, '2026-03-02', 14);
     expect((await squat(id, '2026-03-03'))?.state).toBe('holds');
@@ -95,7 +95,7 @@ describe('a decision', () => {
       'pain-new-1',
     );
     expect(await squat(id)).toMatchObject({ state: 'over', inForce: { level: { code: before } } });
-    const line = (await allLines(deskOf(db, today))).find((l) => l.id === id);
+    const line = (await allLines(deskOf(db, today))).lines.find((l) => l.id === id);
     expect(line?.codes).not.toContain(before);
     await confirmLevels(deskOf(db, today), id, await codesWaiting(deskOf(db, today), id));
     expect((await squat(id))?.state).toBe('holds');
@@ -150,7 +150,7 @@ test('house rules of the hall are judged by, under a version of their own', asyn
   await saveHouseRules(db, { firstClasses: 9 });
   expect((await readRules(deskOf(db, today))).levels.version).not.toBe(levelRules.version);
   expect(await code()).not.toEqual(shipped);
-  expect((await allLines(deskOf(db, today))).find((l) => l.id === id)?.waitingCodes[0]).toContain('S4/');
+  expect((await allLines(deskOf(db, today))).lines.find((l) => l.id === id)?.waitingCodes[0]).toContain('S4/');
 });
 
 test('who noted something and who marked an event is kept with it', async () => {

@@ -1,121 +1,30 @@
-import type MiniSearch from 'minisearch';
 import type { Query } from 'minisearch';
 import {
-  brokenLine,
   compareLines,
-  lineOf,
   passesFilter,
   type RegisterAnswer,
   type RegisterLine,
   type RegisterQuestion,
 } from '../core/view/registerLine';
-import { protocols } from '../catalogue/protocols';
-import type { IsoDate } from '../core/shapes/facts';
 import type { PersonId } from '../core/shapes/person';
-import { changeCount, type Register } from '../database/connection';
-import { groupsOfPeople } from '../database/groups';
-import { listPeople, type KeptPerson } from '../database/people';
-import { nameIndex } from './names';
-import { readBook } from './norms';
-import { readPlace } from './places';
-import { readRules } from './rules';
-import { outlinesOf } from './readPeople';
 import { type Desk } from './desk';
+import { bringForward, linesNow, type Lines } from './lines';
 
-/** Lines worked out so far, kept until something new is written of the person, the place changes or the day turns. */
-interface Kept {
-  today: IsoDate;
-  place: string;
-  /** State of the database when it was last looked at. */
-  seen: string;
-  readonly lines: Map<PersonId, { readonly revision: number; readonly line: RegisterLine }>;
-  readonly index: MiniSearch<RegisterLine>;
-  /** One reading at a time; a second question waits for the first. */
-  reading: Promise<void>;
-}
-
-/** The server is put together out of several bundles, each with this file in it: they share the lines. */
-const shared = globalThis as typeof globalThis & { readyStoolLines?: WeakMap<Register, Kept> };
-const keptBy = (shared.readyStoolLines ??= new WeakMap<Register, Kept>());
-/** People read in one go; between two goes the server answers others. */
-const chunk = 50;
-
-/** Works out the lines ahead of the first question, as it takes a while when nothing is kept yet. */
-export async function fillLines(desk: Desk): Promise<void> {
-  await upToDate(desk);
-}
-
-async function upToDate(desk: Desk): Promise<Kept> {
-  const today = desk.today();
-  let kept = keptBy.get(desk.db);
-  if (!kept) {
-    kept = {
-      today,
-      place: '',
-      seen: '',
-      lines: new Map(),
-      index: nameIndex<RegisterLine>(),
-      reading: Promise.resolve(),
-    };
-    keptBy.set(desk.db, kept);
-  }
-  const mine = kept;
-  const mineOnly = mine.reading.then(() => refresh(desk, mine));
-  // Who comes next tries anew, whatever became of this reading.
-  mine.reading = mineOnly.catch(() => undefined);
-  await mineOnly;
-  return mine;
-}
-
-async function refresh(desk: Desk, kept: Kept): Promise<void> {
-  const today = desk.today();
-  const seen = await changeCount(desk.db);
-  if (kept.seen === seen && kept.today === today) return;
-  // A change of the place or of the norms changes everybody.
-  const rules = (await readRules(desk)).levels;
-  const place = JSON.stringify([await readPlace(desk), (await readBook(desk)).version, rules.version, rules.house]);
-  if (kept.place !== place || kept.today !== today) kept.lines.clear();
-  const people = await listPeople(desk.db);
-  const groups = await groupsOfPeople(desk.db);
-  const stale = people.filter((p) => kept.lines.get(p.id)?.revision !== p.revision);
-  for (let i = 0; i < stale.length; i += chunk) {
-    await readChunk(desk, kept, stale.slice(i, i + chunk), groups);
-    await new Promise((others) => setImmediate(others));
-  }
-  const there = new Set(people.map((p) => p.id));
-  for (const id of kept.lines.keys())
-    if (!there.has(id)) {
-      kept.lines.delete(id);
-      if (kept.index.has(id)) kept.index.discard(id);
-    }
-  Object.assign(kept, { seen, place, today });
-}
-
-async function readChunk(
-  desk: Desk,
-  kept: Kept,
-  people: readonly KeptPerson[],
-  groups: ReadonlyMap<PersonId, string[]>,
-): Promise<void> {
-  const today = desk.today();
-  const revisions = new Map(people.map((p) => [p.id, p.revision]));
-  for (const read of await outlinesOf(desk, people)) {
-    const of = (id: PersonId) => groups.get(id) ?? [];
-    const line =
-      read.kind === 'read'
-        ? lineOf(read.view, protocols, of(read.view.person.id), today)
-        : brokenLine(read.person, of(read.person.id));
-    kept.lines.set(line.id, { revision: revisions.get(line.id) ?? 0, line });
-    if (kept.index.has(line.id)) kept.index.replace(line);
-    else kept.index.add(line);
-  }
-}
-
-/** The lines that answer a question, sorted and cut to what is shown. A level code finds who trains on it. */
+/**
+ * The lines that answer a question, sorted and cut to what is shown. A level code finds who trains on it. Where many are
+ * behind, those who are shown are worked out first, and the rest is told as it was before.
+ */
 export async function askRegister(desk: Desk, question: RegisterQuestion): Promise<RegisterAnswer> {
-  const today = desk.today();
-  const kept = await upToDate(desk);
-  const all = [...kept.lines.values()].map((k) => k.line);
+  const lines = await linesNow(desk);
+  const first = answerFrom(lines, question, desk.today());
+  const late = first.lines.filter((l) => lines.behind.has(l.id)).map((l) => l.id);
+  if (late.length === 0) return first;
+  await bringForward(desk, late);
+  return answerFrom(lines, question, desk.today());
+}
+
+function answerFrom(kept: Lines, question: RegisterQuestion, today: string): RegisterAnswer {
+  const all = everyLine(kept);
   const { search, filter, groupId, sort, down, offset, limit } = question;
   const found = search.trim() === '' ? all : searched(kept, search);
   const lines = found.filter(
@@ -124,21 +33,22 @@ export async function askRegister(desk: Desk, question: RegisterQuestion): Promi
   // What was searched for comes in the order of likeness, unless another order was asked for.
   if (search.trim() === '' || sort !== 'name' || down) lines.sort(compareLines(sort, down));
   const everybody = all.reduce((n, l) => n + (l.archived ? 0 : 1), 0);
-  return { total: lines.length, everybody, lines: lines.slice(offset, offset + limit) };
+  const shown = lines.slice(offset, offset + limit).map((l) => (kept.behind.has(l.id) ? { ...l, behind: true } : l));
+  return { total: lines.length, everybody, behind: kept.behind.size, lines: shown };
 }
+
+const everyLine = ({ all }: Lines): RegisterLine[] => [...all.values()].map((k) => k.line);
 
 const codeLike = /^[slhbwaufqkm][1-9](\/\S*)?$/i;
 
-function searched({ lines, index }: Kept, search: string): RegisterLine[] {
+function searched(kept: Lines, search: string): RegisterLine[] {
   // The work of a fuzzy search grows with every letter; nobody’s name is longer.
   const typed = search.trim().slice(0, 30);
   if (codeLike.test(typed)) {
     const code = `${typed.charAt(0).toUpperCase()}${typed.slice(1).toLowerCase()}`;
-    return [...lines.values()]
-      .map((k) => k.line)
-      .filter((l) => [...l.codes, ...l.waitingCodes].some((c) => startsCode(c, code)));
+    return everyLine(kept).filter((l) => [...l.codes, ...l.waitingCodes].some((c) => startsCode(c, code)));
   }
-  return index.search(withSwaps(typed)).flatMap((hit) => lines.get(hit.id as PersonId)?.line ?? []);
+  return kept.index.search(withSwaps(typed)).flatMap((hit) => kept.all.get(hit.id as PersonId)?.line ?? []);
 }
 
 /** Two letters the wrong way round are one slip of the finger, though two changes to a word. */
@@ -170,7 +80,27 @@ export const wholeRegister: RegisterQuestion = {
   limit: 50,
 };
 
-/** Every line, in no order; for Today, which sorts its own lists. */
-export async function allLines(desk: Desk): Promise<RegisterLine[]> {
-  return [...(await upToDate(desk)).lines.values()].map((k) => k.line).filter((l) => !l.archived);
+/** Lines of a whole hall, some of them from before where many are behind. */
+export interface HallLines {
+  readonly lines: readonly RegisterLine[];
+  /** Whose line is still to be worked out. */
+  readonly behind: number;
+}
+
+/** Every line of those not put aside, in no order; for pages which sort their own lists. */
+export async function allLines(desk: Desk): Promise<HallLines> {
+  const kept = await linesNow(desk);
+  return { lines: everyLine(kept).filter((l) => !l.archived), behind: kept.behind.size };
+}
+
+/** The lines of some people as they are now, by id. */
+export async function linesOf(desk: Desk, ids: readonly PersonId[]): Promise<ReadonlyMap<PersonId, RegisterLine>> {
+  const kept = await linesNow(desk);
+  await bringForward(desk, ids);
+  return new Map(
+    ids.flatMap((id) => {
+      const line = kept.all.get(id)?.line;
+      return line ? [[id, line] as const] : [];
+    }),
+  );
 }

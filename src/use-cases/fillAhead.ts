@@ -1,4 +1,4 @@
-import { fillLines } from './everybody';
+import { linesNow } from './lines';
 import { bringResultsUpToDate } from './saveAttempt';
 import { theDesk } from './desk';
 
@@ -7,10 +7,19 @@ export async function bringUpToDate(): Promise<void> {
   await bringResultsUpToDate(await theDesk());
 }
 
-/** Has the register ready before somebody looks: at the start, and when many people came at once. */
+/** So often it is looked whether a day has begun or the hall has changed, ahead of the first question. */
+const lookEveryMs = 15_000;
+
+/** Has the register ready before somebody looks: from the start on, after each midnight and whatever else changed much. */
+export function keepAhead(): void {
+  void fillAhead();
+  setInterval(() => void fillAhead(), lookEveryMs).unref();
+}
+
+/** The same at once, such as when many people came. */
 export async function fillAhead(): Promise<void> {
   try {
-    await fillLines(await theDesk());
+    await linesNow(await theDesk());
   } catch (error) {
     // The next question does the same work and says what is wrong to whoever asked it.
     console.error('The lines of the register could not be worked out ahead:', error);

@@ -2,8 +2,8 @@ import { compareNames } from '../core/math/names';
 import type { PersonScores, PersonView } from '../core/view/personView';
 import type { RegisterLine } from '../core/view/registerLine';
 import type { IsoDate } from '../core/shapes/facts';
-import { listPeople, type KeptPerson } from '../database/people';
-import { allLines } from './everybody';
+import { peopleOf, type KeptPerson } from '../database/people';
+import { allLines, type HallLines } from './everybody';
 import { scoresOfPeople, viewsOf } from './readPeople';
 import { type Desk } from './desk';
 
@@ -28,14 +28,16 @@ export interface HallAnswer<V> {
   readonly people: readonly V[];
   readonly page: number;
   readonly of: number;
+  /** Whose line is still to be worked out: the order may change once it is. */
+  readonly behind: number;
   /** Every due day of the list, also of the pages not shown. */
   readonly dueOn: readonly IsoDate[];
 }
 
 /** One page of a list over the whole hall; only its people are read in full. */
 export async function readHall(desk: Desk, list: keyof typeof lists, page: number): Promise<HallAnswer<PersonView>> {
-  const lines = (await allLines(desk)).filter(lists[list].of).sort(lists[list].order);
-  return pageOf(desk, lines, page, viewsOf);
+  const all = await allLines(desk);
+  return pageOf(desk, all, all.lines.filter(lists[list].of).sort(lists[list].order), page, viewsOf);
 }
 
 export interface ScoresOrder {
@@ -57,12 +59,14 @@ export async function readHallScores(
       : sort === 'past'
         ? (a: RegisterLine, b: RegisterLine) => b.toWatch - a.toWatch || byName(a, b)
         : (a: RegisterLine, b: RegisterLine) => (of(a) === of(b) ? byName(a, b) : of(a) - of(b));
-  const lines = (await allLines(desk)).filter((l) => l.lastTestedOn !== null && (!pastOnly || l.toWatch > 0));
-  return pageOf(desk, lines.sort(order), page, scoresOfPeople);
+  const all = await allLines(desk);
+  const lines = all.lines.filter((l) => l.lastTestedOn !== null && (!pastOnly || l.toWatch > 0));
+  return pageOf(desk, all, lines.sort(order), page, scoresOfPeople);
 }
 
 async function pageOf<V>(
   desk: Desk,
+  { behind }: HallLines,
   lines: readonly RegisterLine[],
   page: number,
   read: (desk: Desk, people: readonly KeptPerson[]) => Promise<V[]>,
@@ -70,10 +74,10 @@ async function pageOf<V>(
   const of = Math.max(1, Math.ceil(lines.length / perPage));
   const shown = Math.min(Math.max(1, page), of);
   const ids = lines.slice((shown - 1) * perPage, shown * perPage).map((l) => l.id);
-  const people = new Map((await listPeople(desk.db)).map((p) => [p.id, p]));
+  const people = new Map((await peopleOf(desk.db, ids)).map((p) => [p.id, p]));
   const views = await read(
     desk,
     ids.flatMap((id) => people.get(id) ?? []),
   );
-  return { people: views, page: shown, of, dueOn: lines.flatMap((l) => l.dueOn ?? []) };
+  return { people: views, page: shown, of, behind, dueOn: lines.flatMap((l) => l.dueOn ?? []) };
 }

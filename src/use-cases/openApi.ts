@@ -37,8 +37,8 @@ export async function askPeople(
   const parsed = parse(registerQuestion, { ...typed(query), ...(search === null ? {} : { search }) });
   if (parsed.kind === 'bad') return { kind: 'rejected', errors: parsed.errors };
   const asked = Object.fromEntries(Object.entries(parsed.value).filter(([, v]) => isGiven(v)));
-  const { total, everybody, lines } = await askRegister(desk, { ...wholeRegister, ...asked });
-  return { kind: 'answered', body: { total, everybody, people: lines } };
+  const { lines, ...rest } = await askRegister(desk, { ...wholeRegister, ...asked });
+  return { kind: 'answered', body: { ...rest, people: lines } };
 }
 
 /** Adds a person out of what was sent; every part of the intake that was not sent waits as "to complete". */

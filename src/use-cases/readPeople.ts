@@ -1,7 +1,8 @@
-import { coreTests } from '../catalogue/protocols';
+import { coreTests, protocols } from '../catalogue/protocols';
 import { knownOn } from '../core/intake/known';
 import { bookIn } from '../core/score/shownUnits';
 import type { IsoDate } from '../core/shapes/facts';
+import type { PersonRecord } from '../core/shapes/intake';
 import type { PersonId, UnitSystem } from '../core/shapes/person';
 import { cautionsFor } from '../core/level/assign';
 import { sidesToMind } from '../core/level/sides';
@@ -11,13 +12,16 @@ import {
   scoresOf,
   type Hall,
   type PersonScores,
-  type PersonOutline,
+  standOn,
   type PersonRecords,
   type PersonView,
+  type StandRecords,
 } from '../core/view/personView';
+import { holdsUntil } from '../core/view/holdsUntil';
+import { lineOf, type RegisterLine } from '../core/view/registerLine';
 import { listAttempts, listMovedAway } from '../database/attempts';
 import { listPresent } from '../database/classes';
-import { listDecidedLevels } from '../database/decisions';
+import { listDecidedLevels, listLevelsBriefly } from '../database/decisions';
 import { findPerson, listPeople, type KeptPerson } from '../database/people';
 import type { Desk } from './desk';
 import { groupBy } from './groupBy';
@@ -78,7 +82,7 @@ export async function scoresOfPeople(desk: Desk, people: readonly KeptPerson[]):
 /** A bulkhead: whatever is wrong with one record, the others are read. */
 function apart<V>(person: KeptPerson, work: () => V): ReadOne<V> {
   try {
-    return { kind: 'read', view: work() };
+    return { kind: 'read', person, view: work() };
   } catch (fault) {
     console.error(`The record of ${person.id} cannot be read:`, fault);
     return { kind: 'unreadable', person, fault };
@@ -95,15 +99,16 @@ export interface Mind {
   readonly sides: readonly string[];
 }
 
-/** What to mind with some people, by id. */
+/** What to mind with some people, by id; nothing of their levels is worked out. */
 export async function mindsOfPeople(desk: Desk, people: readonly KeptPerson[]): Promise<ReadonlyMap<PersonId, Mind>> {
-  const all = await describeAll(desk, people, await judgedBy(desk), (records, hall, today) => {
+  const today = desk.today();
+  const hall = await judgedBy(desk);
+  const all = await briefly(desk, people, hall, today, ({ records }): Mind => {
     const facts = factsFrom(records, hall, today);
     const stands = facts.results
       .filter((r) => r.test === coreTests[0])
       .sort((a, b) => a.testedOn.localeCompare(b.testedOn));
     return {
-      id: records.person.id,
       cautions: cautionsFor(hall.rules.levels, facts)
         .slice(0, -1)
         .map((c) => c.text),
@@ -111,28 +116,57 @@ export async function mindsOfPeople(desk: Desk, people: readonly KeptPerson[]): 
       sides: sidesToMind(hall.rules.levels, facts),
     };
   });
-  return new Map(
-    all.flatMap((read) => {
-      if (read.kind !== 'read') return [];
-      const { id, ...mind } = read.view;
-      return [[id, mind] as const];
-    }),
-  );
+  return new Map(all.flatMap((read) => (read.kind === 'read' ? [[read.person.id, read.view] as const] : [])));
 }
 
-/** The same for lists of many: levels are worked out only of those who have or wait for one. */
-export async function outlinesOf(desk: Desk, people: readonly KeptPerson[]): Promise<ReadOne<PersonOutline>[]> {
-  return describeAll(
-    desk,
-    people,
-    await judgedBy(desk),
-    (records, hall, today) => describePerson(records, hall, today).outline,
-  );
+/** The lines of some people, each with the day from which it no longer holds. */
+export const linesRead = (
+  desk: Desk,
+  people: readonly KeptPerson[],
+  hall: Hall,
+  groups: ReadonlyMap<PersonId, readonly string[]>,
+  day: IsoDate,
+): Promise<ReadOne<{ readonly line: RegisterLine; readonly until: IsoDate }>[]> =>
+  briefly(desk, people, hall, day, ({ records, record }) => {
+    const line = lineOf(standOn(records, hall, day), protocols, groups.get(records.person.id) ?? [], day);
+    return { line, until: holdsUntil(line, records, record, hall.rules, day) };
+  });
+
+/** Of some people what lists need: without why a level was given, and not what moved elsewhere. */
+async function briefly<V>(
+  desk: Desk,
+  people: readonly KeptPerson[],
+  { rules }: Hall,
+  day: IsoDate,
+  work: (of: { readonly records: StandRecords; readonly record: PersonRecord }) => V,
+): Promise<ReadOne<V>[]> {
+  const ids = people.map((p) => p.id);
+  const noted = await recordsOf(desk, ids);
+  const attempts = groupBy(await listAttempts(desk.db, ids), (a) => a.personId);
+  const decided = groupBy(await listLevelsBriefly(desk.db, ids), (l) => l.personId);
+  const present = groupBy(await listPresent(desk.db, ids), (p) => p.personId);
+  return people.map((person) => {
+    const record = noted.get(person.id) ?? nothingNoted;
+    const read = apart(person, () => {
+      const known = knownOn(record, day, rules.readiness);
+      if (!known) return null;
+      const records = {
+        ...{ person, known, archived: person.archived },
+        attempts: attempts.get(person.id) ?? [],
+        decided: decided.get(person.id) ?? [],
+        classesSince: (present.get(person.id) ?? []).filter(({ on }) => on <= day).length,
+      };
+      return { view: work({ records, record }) };
+    });
+    if (read.kind === 'unreadable') return read;
+    // With a clock that was put back their intake is still to come.
+    return read.view ? { ...read, view: read.view.view } : { kind: 'unreadable', person, fault: 'nothing known yet' };
+  });
 }
 
 /** What was read of one person, or that it could not be. */
 export type ReadOne<V> =
-  | { readonly kind: 'read'; readonly view: V }
+  | { readonly kind: 'read'; readonly person: KeptPerson; readonly view: V }
   | { readonly kind: 'unreadable'; readonly person: KeptPerson; readonly fault: unknown };
 
 /** What everybody is judged by today. */
@@ -155,7 +189,7 @@ async function describeAll<V>(
       return records && { view: work(records, hall, today) };
     });
     if (read.kind === 'unreadable') return [read];
-    return read.view ? [{ kind: 'read', view: read.view.view }] : [];
+    return read.view ? [{ ...read, view: read.view.view }] : [];
   });
 }
 

@@ -177,7 +177,7 @@ describe('one record that cannot be true', () => {
     const [broken, well] = [await addReady({ name: 'Broken Record' }), await addReady({ name: 'Well Record' })];
     for (const [i, id] of [broken, well].entries()) await send(`attempt-${i}`, id, counted(9));
     await sql`UPDATE person SET birth_date = '2026-03-09' WHERE id = ${broken}`.execute(db);
-    const lines = await allLines(deskOf(db, today));
+    const { lines } = await allLines(deskOf(db, today));
     expect(lines.map((l) => [l.name, l.state === 'unreadable'])).toEqual(
       expect.arrayContaining([
         ['Broken Record', true],
@@ -521,7 +521,7 @@ describe('people and days', () => {
       { kind: 'day-check', signs: ['ill'], pulse: null, pressures: [], skippedBecause: null },
       'check-001',
     );
-    const state = async (on: string) => (await allLines(deskOf(db, on)))[0]?.state;
+    const state = async (on: string) => (await allLines(deskOf(db, on))).lines[0]?.state;
     expect([await state(today), await state('2026-03-03'), await state(today)]).toEqual([
       'not-today',
       'not-tested',

@@ -6,7 +6,7 @@ import type { PersonRecord } from '../core/shapes/intake';
 import type { PersonId } from '../core/shapes/person';
 import { sittingOn } from '../database/groups';
 import { listPeople } from '../database/people';
-import { allLines } from './everybody';
+import { allLines, linesOf } from './everybody';
 import { readHelpers } from './helpers';
 import { readBook } from './norms';
 import { readPlace } from './places';
@@ -32,7 +32,10 @@ export async function listStation(desk: Desk, asked: readonly PersonId[]) {
     people.map((p) => p.id),
   );
   const minds = await mindsOfPeople(desk, people);
-  const lines = new Map((await allLines(desk)).map((l) => [l.id, l]));
+  const lines = await linesOf(
+    desk,
+    people.map((p) => p.id),
+  );
   return {
     sitting: sitting.size > 0,
     seatsCm: seatHeights(toKit((await readPlace(desk)).cupboard)).map((seat) => seat.heightCm),
@@ -83,9 +86,10 @@ function remembered(record: PersonRecord): PersonRecord {
 }
 
 async function dueFirst(desk: Desk): Promise<Set<PersonId>> {
-  const lines = await allLines(desk);
+  const lines = [...(await allLines(desk)).lines];
   const rank = {
     unreadable: 4,
+    'being-read': 4,
     'not-tested': 0,
     due: 0,
     'to-confirm': 1,

@@ -15,7 +15,7 @@ export default async function TodayPage() {
     <TodayScreen
       today={today()}
       place={await readPlace(desk)}
-      lines={await allLines(desk)}
+      {...await allLines(desk)}
       sitting={(await readSitting(desk)).length}
       groups={await groupsToday(desk)}
       seat={seat}

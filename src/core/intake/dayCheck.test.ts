@@ -1,18 +1,13 @@
 import { describe, expect, test } from 'vitest';
 import { readinessRules as rules } from '../../catalogue/readiness/readiness';
 import { addDays } from '../math/days';
-import { questionIds, type Entry, type EntryContent, type Intake, type Joint } from '../shapes/intake';
+import { questionIds, type Entry, type EntryContent, type Joint } from '../shapes/intake';
 import { contentsOfCheck, toBeChecked, unsaid, wellToday, type CheckSaid, type FallSaid } from './dayCheck';
 import { knownOn, type Known } from './known';
+import { madeUpIntake } from './madeUp';
 
 const today = '2026-03-02';
-const intake: Intake = {
-  ...{ notedOn: '2026-01-01', heightCm: 160, massKg: 64, shankCm: null, kneecapCm: null, hipBoneCm: null },
-  ...{ seatHeightCm: 43, limiters: [], aidOutdoors: 'none', aidIndoors: 'none', sitsUnsupported: true },
-  ...{ heelDownAtTarget: false, followsTask: true, armsFree: true, classesSoFar: 5, medicines: '' },
-  ...{ bloodThinners: false, sugarLowering: false, contact: { name: '', phone: '' }, toComplete: [] },
-  clinician: { name: '', phone: '' },
-};
+const intake = madeUpIntake({ notedOn: '2026-01-01' });
 const entry = (content: EntryContent, on: string, n = 0): Entry => ({
   ...{ id: `${content.kind} ${on} ${n}`, personId: 'ada', on, savedAt: `${on}T10:00:0${n}.000Z`, content },
 });

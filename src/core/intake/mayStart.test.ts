@@ -1,3 +1,4 @@
+import { madeUpIntake } from './madeUp';
 import { describe, expect, test } from 'vitest';
 import { limiterRows } from '../../catalogue/limiters/limiters';
 import { protocolById, protocols } from '../../catalogue/protocols';
@@ -54,21 +55,7 @@ describe('limiters', () => {
 
 describe('whether a test may begin', () => {
   const today = '2026-03-02';
-  const nobody = { name: '', phone: '' };
-  const intake = {
-    ...{ notedOn: '2026-01-01', savedAt: '2026-01-01T09:00:00Z', heightCm: 160, massKg: 64, shankCm: null },
-    ...{ kneecapCm: null, hipBoneCm: null, seatHeightCm: 43, limiters: [], aidOutdoors: 'none', aidIndoors: 'none' },
-    ...{
-      sitsUnsupported: true,
-      heelDownAtTarget: false,
-      followsTask: true,
-      armsFree: true,
-      classesSoFar: 5,
-      medicines: '',
-      bloodThinners: false,
-    },
-    ...{ sugarLowering: false, contact: nobody, clinician: nobody, toComplete: [] },
-  } as const;
+  const intake = { ...madeUpIntake({ notedOn: '2026-01-01' }), savedAt: '2026-01-01T09:00:00Z' };
   const entry = (content: EntryContent, on = today, personId = 'ada'): Entry => ({
     ...{ id: `${content.kind} ${on} ${personId}`, personId, on, savedAt: `${on}T10:00:00Z`, content },
   });

@@ -15,6 +15,7 @@ import {
 } from '../shapes/intake';
 import { askFirstKindIn } from './facts';
 import { daysLeft, knownOn, painsToAsk } from './known';
+import { madeUpIntake } from './madeUp';
 import { checksThatStay, newerThanAnswer } from './readiness';
 import { branchOf } from './screening';
 
@@ -27,34 +28,10 @@ const entry = (content: EntryContent, on = day): Entry => ({
   savedAt: `${on}T08:00:00.${String(count % 1000).padStart(3, '0')}Z`,
   content,
 });
-const intake = (more: Partial<Intake> = {}): Intake => ({
-  notedOn: '2025-01-01',
-  heightCm: 160,
-  massKg: 64,
-  shankCm: null,
-  kneecapCm: null,
-  hipBoneCm: null,
-  seatHeightCm: 43,
-  limiters: [],
-  aidOutdoors: 'none',
-  aidIndoors: 'none',
-  sitsUnsupported: true,
-  heelDownAtTarget: false,
-  followsTask: true,
-  armsFree: true,
-  classesSoFar: 5,
-  medicines: '',
-  bloodThinners: false,
-  sugarLowering: false,
-  contact: { name: '', phone: '' },
-  clinician: { name: '', phone: '' },
-  toComplete: [],
-  ...more,
-});
 const answers = (...yes: QuestionId[]) => Object.fromEntries(questionIds.map((id) => [id, yes.includes(id)]));
 const screening = (yes: QuestionId[] = ['active'], on = day) =>
   entry({ kind: 'screening', answers: answers(...yes) }, on);
-const known = (entries: Entry[], of: Intake = intake(), on = day) => {
+const known = (entries: Entry[], of: Intake = madeUpIntake(), on = day) => {
   const found = knownOn({ intakes: [{ ...of, savedAt: `${of.notedOn}T00:00:00.000Z` }], entries }, on, rules);
   if (!found) throw new Error('nothing known');
   return found;
@@ -133,11 +110,11 @@ describe('ask first (common practice, no published source)', () => {
     ['height lost, the back does not hurt', { kind: 'height-lost' }, 'ready-with-care'],
     ['fragile bone, nothing hurts', { kind: 'fragile-bone' }, 'ready'],
   ])('%s', (_words, limiter, wanted) => {
-    expect(outcome([screening()], intake({ limiters: [limiter] }))).toBe(wanted);
+    expect(outcome([screening()], madeUpIntake({ limiters: [limiter] }))).toBe(wanted);
   });
   test.each(['fragile-bone', 'spine-fracture', 'height-lost'] as const)('%s and a back that hurts', (kind) => {
     const back = entry({ kind: 'pain', joint: 'back', side: null, level: 2, since: null }, addDays(day, -1));
-    expect(outcome([back, screening()], intake({ limiters: [{ kind }] }))).toBe('ask-first');
+    expect(outcome([back, screening()], madeUpIntake({ limiters: [{ kind }] }))).toBe('ask-first');
   });
   test('back pain of 6 for six weeks or less, or nobody knows since when, asks as a fracture would; older or milder does not', () => {
     const at = (level: number, since: string | null) =>
@@ -245,7 +222,7 @@ describe('the questions lapse', () => {
     expect(asked([pain(6, addDays(day, -40)), put(), pain(7, addDays(day, -2))])).toBe('current');
   });
   test('surgery after them', () => {
-    const of = intake({ limiters: [{ kind: 'recent-surgery', since: addDays(day, -5) }] });
+    const of = madeUpIntake({ limiters: [{ kind: 'recent-surgery', since: addDays(day, -5) }] });
     expect(known([put()], of).readiness.asked).toBe('lapsed');
   });
   test('the six questions of a walk-in hold for their day', () => {
@@ -290,7 +267,7 @@ describe('the check of the day', () => {
     if (nextStep !== '') expect(readiness.reasons[0]?.nextStep).toContain(nextStep);
   });
   test('dizziness raises the lower limits: pulse under 50, upper pressure under 100 (common practice, no published source)', () => {
-    const dizzy = intake({ limiters: [{ kind: 'dizziness' }] });
+    const dizzy = madeUpIntake({ limiters: [{ kind: 'dizziness' }] });
     const at = (more: object, of?: Intake) => outcome([screening(), check(more)], of);
     const upper = (systolic: number) => ({ pressures: [{ systolic, diastolic: 60 }] });
     expect([at({ pulse: 49 }), at({ pulse: 49 }, dizzy), at({ pulse: 50 }, dizzy)]).toEqual([
@@ -373,11 +350,11 @@ describe('history', () => {
     expect(known([wrong, back]).falls).toHaveLength(0);
   });
   test('a blood thinner is something to mind, and holds nobody back', () => {
-    const of = known([screening()], intake({ bloodThinners: true }));
+    const of = known([screening()], madeUpIntake({ bloodThinners: true }));
     expect([of.limiters, of.readiness.outcome]).toEqual([[{ kind: 'blood-thinner' }], 'ready']);
   });
   test('what was not asked is read as present until it is', () => {
-    const waiting = known([screening()], intake({ toComplete: ['nerves', 'floor'] })).limiters;
+    const waiting = known([screening()], madeUpIntake({ toComplete: ['nerves', 'floor'] })).limiters;
     expect(waiting.map((l) => l.kind)).toEqual([
       'poor-sight',
       'dizziness',
@@ -474,7 +451,7 @@ describe('more to worry about never gives a better outcome', () => {
   test('another fall', () => {
     fc.assert(
       fc.property(record, fc.boolean(), fc.boolean(), ([entries, limiters], hurt, headStruck) => {
-        const of = intake({ limiters });
+        const of = madeUpIntake({ limiters });
         expect(rank([...entries, fall({ hurt, headStruck }, day)], of)).toBeGreaterThanOrEqual(rank(entries, of));
       }),
     );
@@ -486,7 +463,7 @@ describe('more to worry about never gives a better outcome', () => {
         fc.integer({ min: 1, max: 10 }),
         fc.constantFrom(...joints),
         ([entries, limiters], level, joint) => {
-          const of = intake({ limiters });
+          const of = madeUpIntake({ limiters });
           const quiet = entries.filter((e) => e.content.kind !== 'pain');
           const hurts = entry({ kind: 'pain', joint, side: null, level, since: null });
           expect(rank([...quiet, hurts], of)).toBeGreaterThanOrEqual(rank(quiet, of));
@@ -498,8 +475,8 @@ describe('more to worry about never gives a better outcome', () => {
     fc.assert(
       fc.property(record, anyLimiter, ([entries, limiters], more) => {
         const others = limiters.filter((l) => l.kind !== more.kind);
-        const without = rank(entries, intake({ limiters: others }));
-        expect(rank(entries, intake({ limiters: [...others, more] }))).toBeGreaterThanOrEqual(without);
+        const without = rank(entries, madeUpIntake({ limiters: others }));
+        expect(rank(entries, madeUpIntake({ limiters: [...others, more] }))).toBeGreaterThanOrEqual(without);
       }),
     );
   });
@@ -510,7 +487,7 @@ describe('more to worry about never gives a better outcome', () => {
         fc.subarray([...daySigns]),
         fc.constantFrom(...daySigns),
         ([entries, limiters], signs, more) => {
-          const of = intake({ limiters });
+          const of = madeUpIntake({ limiters });
           const before = entries.filter((e) => e.on < day);
           expect(rank([...before, check({ signs: [...signs, more] })], of)).toBeGreaterThanOrEqual(
             rank([...before, check({ signs })], of),
@@ -532,8 +509,8 @@ describe('moments, not days', () => {
     knownOn(
       {
         intakes: [
-          { ...intake(), savedAt: '2025-01-01T00:00:00.000Z' },
-          { ...intake({ notedOn: day, limiters }), savedAt: `${day}T${time}:00.000Z` },
+          { ...madeUpIntake(), savedAt: '2025-01-01T00:00:00.000Z' },
+          { ...madeUpIntake({ notedOn: day, limiters }), savedAt: `${day}T${time}:00.000Z` },
         ],
         entries: [screening(['active'], '2026-02-01'), ...entries],
       },
@@ -556,7 +533,7 @@ describe('moments, not days', () => {
 describe('what a day decides and the next one does not', () => {
   test('yesterday’s check is not today’s: it says nothing of today and has to be made again', () => {
     const made = check({ signs: ['ill'] }, '2026-03-01');
-    expect(known([screening(), made], intake(), '2026-03-01').dayCheck).not.toBeNull();
+    expect(known([screening(), made], madeUpIntake(), '2026-03-01').dayCheck).not.toBeNull();
     expect(known([screening(), made]).dayCheck).toBeNull();
     expect(outcome([screening(), made])).toBe('ready');
   });
@@ -569,7 +546,7 @@ describe('what a day decides and the next one does not', () => {
     expect(known([screening(), sheet(), sheet()]).falls).toHaveLength(1);
   });
   test('a fall counts for 365 days and no longer', () => {
-    const falls = (on: string) => known([fall({ hurt: true }, '2025-03-02')], intake(), on).falls.length;
+    const falls = (on: string) => known([fall({ hurt: true }, '2025-03-02')], madeUpIntake(), on).falls.length;
     expect([falls('2025-12-27'), falls('2026-03-02'), falls('2026-03-03')]).toEqual([1, 1, 0]);
   });
 });
@@ -580,7 +557,7 @@ describe('surgery without a date', () => {
     knownOn(
       {
         intakes: saved.map((notedOn) => ({
-          ...intake({ notedOn, limiters: [surgery] }),
+          ...madeUpIntake({ notedOn, limiters: [surgery] }),
           savedAt: `${notedOn}T09:00:00.000Z`,
         })),
         entries: [screening(['active'], '2026-01-05')],

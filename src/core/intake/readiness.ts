@@ -271,6 +271,9 @@ function limiterAsks(limiter: Limiter, spineHurts: boolean, day: IsoDate, rules:
   return null;
 }
 
+/** So long a fall counts. */
+export const fallDays = 365;
+
 /** The falls of the last twelve months, oldest first; one under an instructor’s eyes is an incident, and counts too. */
 export function fallsIn12Months(entries: readonly Entry[], day: IsoDate): EntryOf<'fall'>[] {
   const told = ofKind(entries, 'fall');
@@ -280,7 +283,7 @@ export function fallsIn12Months(entries: readonly Entry[], day: IsoDate): EntryO
     .filter((i, n, all) => all.findIndex((other) => other.on === i.on) === n)
     .map(asFall);
   return [...told, ...seen]
-    .filter(({ content }) => content.fellOn <= day && daysBetween(content.fellOn, day) <= 365)
+    .filter(({ content }) => content.fellOn <= day && daysBetween(content.fellOn, day) <= fallDays)
     .sort((a, b) => a.content.fellOn.localeCompare(b.content.fellOn));
 }
 

@@ -117,8 +117,8 @@ export function cautionsFor(rules: LevelRules, facts: Facts): Caution[] {
 }
 
 function judgedOn({ pattern, rungs }: Ladder, one: Case): Judged[] {
-  const check = checker(pattern, one);
-  return rungs.map((_, i) => judge(pattern, rungs.slice(0, i + 1), one, check));
+  const checks = { need: checker(pattern, one), hands: handsChecker(pattern, one) };
+  return rungs.map((_, i) => judge(pattern, rungs.slice(0, i + 1), one, checks));
 }
 
 function levelOn(ladder: Ladder, one: Case): Level | ClosedLadder {
@@ -296,10 +296,27 @@ function nextSeat(rung: Rung, target: TargetAnswer, { rules, facts }: Case) {
   );
 }
 
-type Check = (need: PlainNeed, rung: Rung) => NeedAnswer;
+/** What is asked of every rung again for each rung above it, and worked out once. */
+interface Checks {
+  /** @param rung that is judged, this one or one above it */
+  readonly need: (need: PlainNeed, rung: Rung) => NeedAnswer;
+  readonly hands: (of: Rung, wanted: Support, rung: Rung) => readonly Block[];
+}
 
-/** Each need is looked at once: every rung asks again for those of the rungs under it. */
-function checker(pattern: Pattern, { facts, readings }: Case): Check {
+/** What old results of balance carry is the same for all rungs under, on and over the one confirmed. */
+function handsChecker(pattern: Pattern, one: Case): Checks['hands'] {
+  const confirmed = one.facts.lastConfirmed.find((c) => c.pattern === pattern);
+  const known = new Map<Rung, Map<string, readonly Block[]>>();
+  return (of, wanted, { rung }) => {
+    const key = `${wanted}${confirmed ? Math.sign(rung - confirmed.rung) : 1}`;
+    const ofRung = known.get(of) ?? new Map<string, readonly Block[]>();
+    const blocks = ofRung.get(key) ?? supportBlocks(of, rung, wanted, { ...one, confirmed });
+    known.set(of, ofRung.set(key, blocks));
+    return blocks;
+  };
+}
+
+function checker(pattern: Pattern, { facts, readings }: Case): Checks['need'] {
   const confirmed = facts.lastConfirmed.find((c) => c.pattern === pattern)?.rung ?? 0;
   const byHand = facts.setByHand.find((s) => s.pattern === pattern)?.rung ?? 0;
   const answers = [0, 1, 2, 3, 4, 5].map(() => new Map<Need, NeedAnswer>());
@@ -316,7 +333,7 @@ function checker(pattern: Pattern, { facts, readings }: Case): Check {
 }
 
 /** @param upTo the rung to judge, last, and every rung under it */
-function judge(pattern: Pattern, upTo: readonly Rung[], one: Case, checkFor: Check): Judged {
+function judge(pattern: Pattern, upTo: readonly Rung[], one: Case, checks: Checks): Judged {
   const rung = upTo.at(-1);
   if (!rung) throw new RangeError('judge: a ladder needs at least one rung');
   const { facts, inForce } = one;
@@ -324,17 +341,17 @@ function judge(pattern: Pattern, upTo: readonly Rung[], one: Case, checkFor: Che
   const hands: SupportCase = { ...one, confirmed };
   // Asked for this rung, not for the lower one.
   const plain = (needs: readonly Need[], kind: Need['kind']) =>
-    needs.flatMap((n) => (n.kind !== kind || 'support' in n ? [] : [checkFor(n, rung)]));
+    needs.flatMap((n) => (n.kind !== kind || 'support' in n ? [] : [checks.need(n, rung)]));
   const person = upTo.flatMap((r) => plain(r.needs, 'person'));
   const place = plain(rung.needs, 'place');
   const failed = [...place, ...person].flatMap((a) => (a.holds ? [] : [a.block, ...(a.also ?? [])]));
   // Freer hands than balance gives close the rung that asks for them and every harder one that stands no steadier.
   const freer = upTo.flatMap((r) =>
     r === rung || (standsNoSteadier(rung, r) && rung.freest !== '2')
-      ? r.needs.flatMap((n) => ('support' in n ? supportBlocks(r, rung.rung, n.support, hands) : []))
+      ? r.needs.flatMap((n) => ('support' in n ? checks.hands(r, n.support, rung) : []))
       : [],
   );
-  const closed = supportBlocks(rung, rung.rung, leastFree, hands);
+  const closed = checks.hands(rung, leastFree, rung);
   return {
     rung,
     support: supportFor(rung, rung.rung, hands),

@@ -19,7 +19,7 @@ import { retestDue, upsetWords, type RetestDue } from '../retest/due';
 import { compositesOf, type Composites } from '../score/composites';
 import type { NormBook } from '../score/normBook';
 import { resultIn } from '../score/shownUnits';
-import type { Facts, IsoDate } from '../shapes/facts';
+import type { Facts, IsoDate, TestResult } from '../shapes/facts';
 import type { Person, Place, UnitSystem } from '../shapes/person';
 import type { Protocol } from '../shapes/protocol';
 import type { RuleBook } from '../shapes/rules';
@@ -27,44 +27,51 @@ import { together, type Compared, type Together } from '../retest/together';
 import { pathOf, type Path, type PathFacts } from './path';
 import { isWatched, newestOf, testViewOf, type DatedResult, type NewestTest, type TestView } from './testView';
 
-/** All that the lists of the register need of somebody. */
-export interface PersonOutline {
+/**
+ * How somebody stands today: all that the lists of the register need.
+ * @typeParam T what is known of each test: for lists the newest results are enough
+ */
+export interface PersonStand<T extends NewestTest = NewestTest> {
   readonly person: Person;
   /** What is known today. */
   readonly known: Known;
   readonly archived: boolean;
-  /** Units shown. */
-  readonly units: UnitSystem;
   readonly ageYears: number;
   readonly path: Path;
   /** Every test with a result, in the order of the stations. */
-  readonly tests: readonly TestView[];
+  readonly tests: readonly T[];
   readonly composites: Composites;
-  /** The power of rising by the same test the time before. */
-  readonly powerBefore: Composites['power'];
   /** The core test that speaks for them where one must; `null` where none was done. */
-  readonly lead: TestView | null;
-  /** Everything tried, oldest first, and within a day in the order in which it stands for it. */
-  readonly attempts: readonly AttemptView[];
+  readonly lead: T | null;
   /** The newest day of a core test: it sets the next. */
   readonly lastTestedOn: IsoDate | null;
   /** Tests whose newest result is past a watch line. */
   readonly toWatch: number;
-  /** Of the figures that scored all of this. */
-  readonly normsVersion: string;
   /** Tries of the newest day that broke off and were not done again. */
   readonly toRepeat: readonly AttemptView[];
+  /** Oldest first. */
+  readonly decided: readonly Decided[];
+  /** Where they stand on each ladder, in the order of the ladders; empty where nothing was tested or decided. */
+  readonly standings: readonly Standing[];
+  readonly due: RetestDue | null;
+}
+
+/** The same with everything there is to say of each test. */
+export interface PersonOutline extends PersonStand<TestView> {
+  /** Units shown. */
+  readonly units: UnitSystem;
+  /** The power of rising by the same test the time before. */
+  readonly powerBefore: Composites['power'];
+  /** Everything tried, oldest first, and within a day in the order in which it stands for it. */
+  readonly attempts: readonly AttemptView[];
+  /** Of the figures that scored all of this. */
+  readonly normsVersion: string;
   /** Attempts that once lay in this file and were moved to another. */
   readonly movedAway: readonly MovedAway[];
   /** Trials without a result: stopped, broken off, or a repeat of the same day. */
   readonly otherAttempts: readonly AttemptView[];
   /** The same test taken twice at once, while nobody has said which is kept. */
   readonly atOnce: readonly AtOnce[];
-  /** Oldest first. */
-  readonly decided: readonly Decided[];
-  /** Where they stand on each ladder, in the order of the ladders; empty where nothing was tested or decided. */
-  readonly standings: readonly Standing[];
-  readonly due: RetestDue | null;
   /** What several tests of the newest two days say together; `null` where too few are known well enough. */
   readonly together: Together | null;
 }
@@ -74,18 +81,22 @@ export interface PersonView extends PersonOutline {
   readonly levels: LevelsAnswer;
 }
 
-/** Everything on record of one person, as it stands. */
-export interface PersonRecords {
+/** What is on record of one person, as lists read it. */
+export interface StandRecords {
   readonly person: Person;
   readonly archived: boolean;
   readonly known: Known;
   /** By day, and within a day in the order in which they stand for it. */
   readonly attempts: readonly AttemptView[];
-  readonly movedAway: readonly MovedAway[];
   /** Oldest first. */
   readonly decided: readonly Decided[];
   /** Classes they were in since the newest intake said how many there were. */
   readonly classesSince: number;
+}
+
+/** Everything on record of one person, as it stands. */
+export interface PersonRecords extends StandRecords {
+  readonly movedAway: readonly MovedAway[];
 }
 
 /** What everybody is judged by: the hall, the figures in the units shown, and the rules. */
@@ -118,17 +129,59 @@ export function scoresOf(
   return { person, units: place.units, tests, toWatch: tests.filter(isWatched).length };
 }
 
+/** How somebody stands today, by the newest result of each test. */
+export const standOn = (records: StandRecords, hall: Hall, today: IsoDate): PersonStand =>
+  standBy(testsOf(records.person, hall.book, records.attempts, newestOf), records, hall, today, () =>
+    levelsOf(records, hall, today),
+  );
+
+const levelsOf = (records: StandRecords, hall: Hall, today: IsoDate): LevelsAnswer =>
+  assignLevels(hall.rules.levels, factsFrom(records, hall, today));
+
 /** Works out everything that is shown of one person today. */
 export function describePerson(records: PersonRecords, hall: Hall, today: IsoDate): Described {
-  const { person, known, attempts, movedAway, decided } = records;
+  const { person, attempts, movedAway } = records;
   const { place, book, rules } = hall;
-  const { intake, readiness } = known;
-  const tests = testsOf(person, book, attempts, testViewOf);
-  const toWatch = tests.filter(isWatched).length;
-  const counted = new Set(tests.flatMap((t) => t.series.flatMap((s) => s.results.map(({ key }) => key))));
   let worked: LevelsAnswer | undefined;
-  const levels = () => (worked ??= assignLevels(rules.levels, factsFrom(records, hall, today)));
-  const core = rules.coreTests.flatMap((id) => tests.filter((t) => t.test === id && newestDay([t]) !== null));
+  const levels = () => (worked ??= levelsOf(records, hall, today));
+  const tests = testsOf(person, book, attempts, testViewOf);
+  const stand = standBy(tests, records, hall, today, levels);
+  const counted = new Set(tests.flatMap((t) => t.series.flatMap((s) => s.results.map(({ key }) => key))));
+  const { power } = stand.composites;
+  const before =
+    power &&
+    compositesFrom(
+      tests.flatMap((t) => t.series[0]?.results[1]?.result ?? []),
+      records,
+      hall,
+    ).power;
+  const outline: PersonOutline = {
+    ...stand,
+    units: place.units,
+    powerBefore: before?.test === power?.test ? before : null,
+    attempts,
+    normsVersion: book.version,
+    movedAway,
+    otherAttempts: attempts.filter((a) => !counted.has(a.clientKey)).reverse(),
+    atOnce: takenAtOnce(attempts, (test) => 1000 * (book.protocols.find((p) => p.id === test)?.station.takesS ?? 0)),
+    together: together(comparedOf(tests), rules.takenTogether),
+  };
+  return { outline, levels };
+}
+
+/** @param levels asked only where something was tested or decided, as that is most of the work */
+function standBy<T extends NewestTest>(
+  tests: readonly T[],
+  records: StandRecords,
+  hall: Hall,
+  today: IsoDate,
+  levels: () => LevelsAnswer,
+): PersonStand<T> {
+  const { person, archived, known, attempts, decided } = records;
+  const { book, rules } = hall;
+  const { intake, readiness } = known;
+  const toWatch = tests.filter(isWatched).length;
+  const core = rules.coreTests.flatMap((id) => tests.filter((t) => t.test === id && t.triedOn !== null));
   const lastTestedOn = newestDay(core);
   const upsets = {
     limiters: [...known.limiters, ...known.healed],
@@ -138,23 +191,17 @@ export function describePerson(records: PersonRecords, hall: Hall, today: IsoDat
   const newest = rules.atOnceAgain.map((id) => ({ id, on: newestDay(tests.filter((t) => t.test === id)) }));
   const upset = newest.flatMap(({ on }) => (on === null ? [] : (upsetAfter(upsets, on) ?? []))).at(0) ?? null;
   const again = upset && newest.find(({ on }) => on === null || on < upset.on);
-  const compositesAt = (nth: number) =>
-    compositesOf(
-      rules.composites,
-      book.protocols,
-      tests.flatMap((t) => t.series[0]?.results[nth]?.result ?? []),
-      (day) => bodyOn(person, intake, day),
-    );
-  const composites = compositesAt(0);
-  const before = composites.power && compositesAt(1).power;
+  const composites = compositesFrom(
+    tests.flatMap((t) => t.series[0]?.results[0]?.result ?? []),
+    records,
+    hall,
+  );
   const due = lastTestedOn
     ? retestDue(lastTestedOn, {
-        ...{
-          pastCutoff: toWatch > 0 || composites.battery?.low === true,
-          readiness: readiness.outcome,
-          steppedBack: isSteppedBack(decided),
-          upset,
-        },
+        pastCutoff: toWatch > 0 || composites.battery?.low === true,
+        readiness: readiness.outcome,
+        steppedBack: isSteppedBack(decided),
+        upset,
       })
     : null;
   const standings =
@@ -177,32 +224,19 @@ export function describePerson(records: PersonRecords, hall: Hall, today: IsoDat
     levelName: trainedLevels(standings)[0]?.name ?? null,
     dueOn: due?.on ?? null,
   });
-  const outline: PersonOutline = {
-    person,
-    known,
-    archived: records.archived,
-    units: place.units,
-    ageYears: ageOn(person.birthDate, today),
-    path,
-    tests,
-    composites,
-    powerBefore: before?.test === composites.power?.test ? before : null,
-    lead: core[0] ?? null,
-    attempts,
-    lastTestedOn,
-    toWatch,
-    normsVersion: book.version,
-    toRepeat,
-    movedAway,
-    otherAttempts: attempts.filter((a) => !counted.has(a.clientKey)).reverse(),
-    atOnce: takenAtOnce(attempts, (test) => 1000 * (book.protocols.find((p) => p.id === test)?.station.takesS ?? 0)),
-    decided,
-    standings,
-    due,
-    together: together(comparedOf(tests), rules.takenTogether),
+  const ageYears = ageOn(person.birthDate, today);
+  return {
+    ...{ person, known, archived, ageYears, path, tests, composites, lead: core[0] ?? null },
+    ...{ lastTestedOn, toWatch, toRepeat, decided, standings, due },
   };
-  return { outline, levels };
 }
+
+/** @param results one a test, the one gone by */
+const compositesFrom = (
+  results: readonly TestResult[],
+  { person, known }: StandRecords,
+  { book, rules }: Hall,
+): Composites => compositesOf(rules.composites, book.protocols, results, (day) => bodyOn(person, known.intake, day));
 
 /** The easy test comes first, and what goes with it; whoever was tested before without it goes on as they were. */
 function beginWith(
@@ -225,7 +259,7 @@ const comparedOf = (tests: readonly TestView[]): Compared[] =>
   );
 
 /** Everything the level engine reads, from the records. */
-export function factsFrom(records: PersonRecords, { place, rules }: Hall, day: IsoDate): Facts {
+export function factsFrom(records: StandRecords, { place, rules }: Hall, day: IsoDate): Facts {
   const { person, known, attempts, decided, classesSince } = records;
   return {
     ...factsOf(
@@ -243,12 +277,8 @@ export function factsFrom(records: PersonRecords, { place, rules }: Hall, day: I
 }
 
 /** The newest day on which one of these was tried. */
-const newestDay = (tests: readonly TestView[]): IsoDate | null =>
-  tests
-    .flatMap((t) => t.series.flatMap((s) => s.results))
-    .flatMap(({ on, result }) => (result.outcome === 'not-tried' ? [] : [on]))
-    .sort()
-    .at(-1) ?? null;
+const newestDay = (tests: readonly NewestTest[]): IsoDate | null =>
+  tests.reduce<IsoDate | null>((day, { triedOn }) => (day === null || (triedOn ?? '') > day ? triedOn : day), null);
 
 /** Every test with anything taken down, in the order of the stations. */
 function testsOf<V>(

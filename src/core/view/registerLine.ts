@@ -6,8 +6,8 @@ import { nameOrder } from '../math/names';
 import { performanceScale } from '../score/performance';
 import { moreIsBetter } from '../score/scoreResult';
 import type { Protocol } from '../shapes/protocol';
-import type { PersonOutline } from './personView';
-import type { TestView } from './testView';
+import type { PersonStand } from './personView';
+import type { NewestTest } from './testView';
 import type { IsoDate } from '../shapes/facts';
 import type { NormTable } from '../shapes/norms';
 import type { Person, PersonId } from '../shapes/person';
@@ -15,6 +15,7 @@ import type { RegisterFilter, RegisterSort } from '../shapes/register';
 
 export const registerStates = [
   'unreadable',
+  'being-read',
   'not-today',
   'ask-first',
   'to-ask',
@@ -58,6 +59,8 @@ export interface RegisterLine {
   /** Last day of a professional’s answer or of the questions, where either lapses soon. */
   readonly lapsesOn: IsoDate | null;
   readonly groupIds: readonly string[];
+  /** From before: something was written since, its day has come or the hall has changed. It is being worked out. */
+  readonly behind?: boolean;
 }
 
 export interface RegisterQuestion {
@@ -74,6 +77,8 @@ export interface RegisterAnswer {
   readonly total: number;
   /** How many are in the register in all, without those put aside. */
   readonly everybody: number;
+  /** Whose line is from before, or not worked out yet. */
+  readonly behind: number;
   readonly lines: readonly RegisterLine[];
 }
 
@@ -89,7 +94,7 @@ export function passesFilter(line: RegisterLine, filter: RegisterFilter, today: 
     case 'held':
       return line.state === 'not-today' || line.state === 'ask-first' || line.state === 'to-ask';
     case 'not-tested':
-      return line.lastTestedOn === null;
+      return line.lastTestedOn === null && line.state !== 'being-read';
     case 'to-complete':
       return line.toComplete > 0;
   }
@@ -120,7 +125,7 @@ const keys: Readonly<Record<RegisterSort, (line: RegisterLine) => string | numbe
 
 /** One line of the register out of all that is known. */
 export function lineOf(
-  view: PersonOutline,
+  view: PersonStand,
   protocols: readonly Protocol[],
   groupIds: readonly string[],
   today: IsoDate,
@@ -151,33 +156,34 @@ export function lineOf(
 }
 
 /** Somebody whose record cannot be worked out is listed all the same, with the way to put it right. */
-export function brokenLine(person: Person & { readonly archived: boolean }, groupIds: readonly string[]): RegisterLine {
-  const { id, name, birthDate, normTable, archived } = person;
-  return {
-    ...{ id, name, birthDate, normTable, archived, groupIds, ageYears: null },
-    ...{ state: 'unreadable', why: 'something in this record cannot be true: look at the intake' },
-    ...{
-      newest: null,
-      lastTestedOn: null,
-      dueOn: null,
-      toWatch: 0,
-      standing: {},
-      codes: [],
-      waitingCodes: [],
-      levelName: null,
-    },
-    ...{ toRepeat: false, toComplete: 0, lapsesOn: null },
-  };
-}
+export const brokenLine = (person: Listed, groupIds: readonly string[]): RegisterLine => ({
+  ...nameLine(person, groupIds),
+  state: 'unreadable',
+  why: 'something in this record cannot be true: look at the intake',
+});
 
-function newestOf(lead: TestView | null): RegisterLine['newest'] {
+/** Somebody whose record was not read yet, such as just after a start: found by name, and nothing more is said. */
+export const unreadLine = (person: Listed): RegisterLine => ({ ...nameLine(person, []), state: 'being-read', why: '' });
+
+type Listed = Person & { readonly archived: boolean };
+
+const nameLine = (
+  { id, name, birthDate, normTable, archived }: Listed,
+  groupIds: readonly string[],
+): Omit<RegisterLine, 'state' | 'why'> => ({
+  ...{ id, name, birthDate, normTable, archived, groupIds, ageYears: null, newest: null, lastTestedOn: null },
+  ...{ dueOn: null, toWatch: 0, standing: {}, codes: [], waitingCodes: [], levelName: null, toRepeat: false },
+  ...{ toComplete: 0, lapsesOn: null },
+});
+
+function newestOf(lead: NewestTest | null): RegisterLine['newest'] {
   const newest = lead?.series[0]?.results[0];
   if (!lead || !newest) return null;
   const { value, handsUsed = false } = newest.result;
   return { test: lead.test, value, handsUsed };
 }
 
-function standingOf({ tests }: PersonOutline, protocols: readonly Protocol[]): RegisterLine['standing'] {
+function standingOf({ tests }: PersonStand, protocols: readonly Protocol[]): RegisterLine['standing'] {
   return Object.fromEntries(
     tests.flatMap(({ test, series }) => {
       const protocol = protocols.find((p) => p.id === test);
@@ -189,7 +195,8 @@ function standingOf({ tests }: PersonOutline, protocols: readonly Protocol[]): R
   );
 }
 
-const soonDays = 14;
+/** So many days before it lapses something is told of. */
+export const lapseSoonDays = 14;
 
 /** The first of the questions and the answers of professionals that lapses within two weeks. */
 function lapsesSoon({ readiness, entries }: Known, today: IsoDate): IsoDate | null {
@@ -197,11 +204,11 @@ function lapsesSoon({ readiness, entries }: Known, today: IsoDate): IsoDate | nu
     // A walk-in’s six questions are for their day only; nobody needs to be told.
     ...(readiness.asked === 'current' && readiness.until !== null && readiness.until > today ? [readiness.until] : []),
     ...ofKind(entries, 'clearance').flatMap((c) => c.content.until ?? []),
-  ].filter((day) => day >= today && daysBetween(today, day) <= soonDays);
+  ].filter((day) => day >= today && daysBetween(today, day) <= lapseSoonDays);
   return ends.sort()[0] ?? null;
 }
 
-function stateOf(view: PersonOutline, today: IsoDate): RegisterLine['state'] {
+function stateOf(view: PersonStand, today: IsoDate): RegisterLine['state'] {
   const { outcome, asked } = view.known.readiness;
   if (outcome === 'not-today') return 'not-today';
   if (outcome === 'ask-first') return asked === 'current' ? 'ask-first' : 'to-ask';

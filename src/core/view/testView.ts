@@ -36,8 +36,7 @@ export interface TestSeries {
   readonly trend: Trend | null;
 }
 
-export interface TestView {
-  readonly test: string;
+export interface TestView extends NewestTest {
   /** The side gone by first: of two the better one, as norms were taken of the leg people chose. */
   readonly series: readonly TestSeries[];
   /** Left against right on the newest day both were tested. */
@@ -47,6 +46,8 @@ export interface TestView {
 /** The newest result of each side of a test, scored: what a grid of many people shows. */
 export interface NewestTest {
   readonly test: string;
+  /** The newest day it was tried, whatever came of it; `null` where it was only ever noted as not tried. */
+  readonly triedOn: IsoDate | null;
   /** The side gone by first. */
   readonly series: readonly {
     readonly results: readonly (Pick<DatedResult, 'result'> & { readonly score: Score })[];
@@ -59,21 +60,32 @@ export interface NewestTest {
  * @returns null where nothing was ever taken down
  */
 export function testViewOf(protocol: Protocol, sats: readonly DatedResult[], sex: NormTable): TestView | null {
-  const series = sidesTested(protocol).flatMap((side) => seriesOf(protocol, firstOfDays(sats, side), side, sex) ?? []);
+  const days = sidesTested(protocol).map((side) => ({ side, sats: firstOfDays(sats, side) }));
+  const series = days.flatMap(({ side, sats }) => seriesOf(protocol, sats, side, sex) ?? []);
   if (series.length === 0) return null;
-  return { test: protocol.id, series: series.sort(betterFirst(protocol)), sides: sidesOf(protocol, series) };
+  const triedOn = newestTried(days.map((d) => d.sats));
+  return { test: protocol.id, triedOn, series: series.sort(betterFirst(protocol)), sides: sidesOf(protocol, series) };
 }
 
 /** The same of the newest results alone, which is a small part of the work; `null` where nothing was ever taken down. */
 export function newestOf(protocol: Protocol, sats: readonly DatedResult[], sex: NormTable): NewestTest | null {
-  const series = sidesTested(protocol).flatMap((side) => {
-    const newest = firstOfDays(sats, side).at(-1);
+  const days = sidesTested(protocol).map((side) => firstOfDays(sats, side));
+  const series = days.flatMap((ofSide) => {
+    const newest = ofSide.at(-1);
     if (!newest) return [];
     const score = scoreResult(protocol, newest.result, { ageYears: newest.ageYears, sex, aid: aidOf(newest) });
     return [{ results: [{ result: newest.result, score }] }];
   });
-  return series.length === 0 ? null : { test: protocol.id, series: series.sort(betterFirst(protocol)) };
+  if (series.length === 0) return null;
+  return { test: protocol.id, triedOn: newestTried(days), series: series.sort(betterFirst(protocol)) };
 }
+
+/** @param days of each side, oldest first */
+const newestTried = (days: readonly (readonly DatedResult[])[]): IsoDate | null =>
+  days
+    .flatMap((ofSide) => ofSide.findLast(({ result }) => result.outcome !== 'not-tried')?.on ?? [])
+    .sort()
+    .at(-1) ?? null;
 
 const aidOf = ({ conditions }: DatedResult) => conditions.aid ?? undefined;
 

@@ -13,12 +13,10 @@ export async function fetchLines(
       ...(signal ? { signal } : {}),
     });
     if (!answer.ok) return null;
-    const { total, everybody, people } = (await answer.json()) as {
-      total: number;
-      everybody: number;
+    const { people, ...rest } = (await answer.json()) as Omit<RegisterAnswer, 'lines'> & {
       people: RegisterAnswer['lines'];
     };
-    return { total, everybody, lines: people };
+    return { ...rest, lines: people };
   } catch (error) {
     if (signal?.aborted) throw error;
     return null;

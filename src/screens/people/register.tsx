@@ -3,6 +3,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import type { RegisterAnswer, RegisterLine, RegisterQuestion } from '../../core/view/registerLine';
 import type { Group } from '../../core/shapes/person';
 import type { PeopleDeed } from '../../core/shapes/register';
+import { StillRead } from '../frame/stillRead';
 import { fetchLines } from '../frame/askRegister';
 import { Button, ButtonLink } from '../touch/button';
 import { RegisterBar, type Done } from './registerBar';
@@ -119,6 +120,7 @@ export function Register({ start, asks, groups, sitting, deed }: Props) {
         </div>
       ) : (
         <>
+          <StillRead behind={answer.behind} again={() => setRound((n) => n + 1)} />
           <RegisterFind question={question} ask={ask} groups={groups} answer={answer} />
           <RegisterTable
             lines={answer.lines}

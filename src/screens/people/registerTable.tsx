@@ -63,7 +63,12 @@ export function RegisterTable({ lines, question, ask, chosen, toggle, groupNames
         ),
         helper.accessor('state', {
           header: 'Today',
-          cell: ({ row: { original: line } }) => <StateWord state={stateOfLine(line.state)} />,
+          cell: ({ row: { original: line } }) => (
+            <>
+              <StateWord state={stateOfLine(line.state)} />
+              {line.behind && line.state !== 'being-read' && <span className="text-sm"> (from before)</span>}
+            </>
+          ),
         }),
         helper.accessor(({ newest }) => newestWords(newest), { id: 'newest', header: 'Result' }),
         helper.accessor(({ lastTestedOn }) => day(lastTestedOn), { id: 'tested', header: 'Tested' }),

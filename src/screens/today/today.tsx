@@ -5,16 +5,19 @@ import { shortLengthWords, unitsOf } from '../../core/math/units';
 import type { Place } from '../../core/shapes/person';
 import { StateMark } from '../drawing/stateMark';
 import { RetestWeeks } from '../retest/weeks';
-import type { RegisterLine } from '../../core/view/registerLine';
+import type { RegisterLine, RegisterState } from '../../core/view/registerLine';
 import { ButtonLink } from '../touch/button';
 import { states, stateOfLine } from '../states';
 import { dayWords, longDay, newestWords } from '../words';
+import { StillReadPage } from '../frame/stillRead';
 import { SeatGroup } from './seatGroup';
 
 interface Props {
   readonly today: string;
   readonly place: Place;
   readonly lines: readonly RegisterLine[];
+  /** Whose line is still from before. */
+  readonly behind: number;
   /** How many were put into today's sitting. */
   readonly sitting: number;
   /** Groups that come today. */
@@ -25,11 +28,13 @@ interface Props {
   readonly tellOfHall: ComponentProps<typeof FirstStep>['save'] | null;
 }
 
+const notFree: readonly RegisterState[] = ['not-today', 'ask-first', 'to-ask', 'being-read'];
+
 /** Who must not be tested, who is due, what was left open: the morning read at arm's length. */
-export function TodayScreen({ today, place, lines, sitting, groups, seat, tellOfHall }: Props) {
+export function TodayScreen({ today, place, lines, behind, sitting, groups, seat, tellOfHall }: Props) {
   const asked = lines.filter((p) => p.state === 'not-today' || p.state === 'ask-first');
   const toAsk = lines.filter((p) => p.state === 'to-ask');
-  const free = lines.filter((p) => p.state !== 'not-today' && p.state !== 'ask-first' && p.state !== 'to-ask');
+  const free = lines.filter((p) => !notFree.includes(p.state));
   const due = free
     .filter((p) => p.dueOn === null || p.dueOn <= today)
     .sort((a, b) => (a.dueOn ?? '').localeCompare(b.dueOn ?? ''));
@@ -68,6 +73,7 @@ export function TodayScreen({ today, place, lines, sitting, groups, seat, tellOf
           )}
         </div>
       </div>
+      {behind > 0 && <StillReadPage behind={behind} />}
       {lines.length === 0 ? (
         <div className="mt-8 max-w-2xl border-l-8 border-squat bg-board p-5 text-lg">
           <p className="font-bold">A first day in this hall.</p>

@@ -11,7 +11,7 @@ export default async function Page({ searchParams }: { searchParams: Promise<{ p
   return (
     <HallRetests
       people={hall.people}
-      pages={{ path: '/retest', page: hall.page, of: hall.of }}
+      pages={{ path: '/retest', page: hall.page, of: hall.of, behind: hall.behind }}
       dueOn={hall.dueOn}
       today={today()}
     />

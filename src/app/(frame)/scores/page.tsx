@@ -32,5 +32,11 @@ export default async function Page({ searchParams }: Params) {
 async function Grid({ order, page }: { order: HallOrder; page: number }) {
   const hall = await readHallScores(await theDesk(), order, page);
   const path = `/scores?sort=${encodeURIComponent(order.sort)}${order.pastOnly ? '&past=1' : ''}`;
-  return <HallScoresGrid people={hall.people} pages={{ path, page: hall.page, of: hall.of }} order={order} />;
+  return (
+    <HallScoresGrid
+      people={hall.people}
+      pages={{ path, page: hall.page, of: hall.of, behind: hall.behind }}
+      order={order}
+    />
+  );
 }
