@@ -1,5 +1,5 @@
 import { spawn, spawnSync } from 'node:child_process';
-import { copyFileSync, cpSync, existsSync, mkdirSync, readFileSync, rmSync, statSync } from 'node:fs';
+import { copyFileSync, cpSync, existsSync, mkdirSync, readdirSync, readFileSync, rmSync, statSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
 import SQLite from 'better-sqlite3';
@@ -49,7 +49,7 @@ test('a path that cannot be written: one line, exit code 1', async () => {
 test('a register from a newer version: one line, exit code 1, untouched', async () => {
   const file = join(folder.path, 'newer.sqlite');
   const raw = new SQLite(file);
-  raw.exec('create table something (x); pragma user_version = 99');
+  raw.exec('create table something (x); pragma user_version = 99; pragma application_id = 1382306676');
   raw.close();
   const before = readFileSync(file);
   const { status, stderr } = run('start', { READY_STOOL_DB: file, PORT: String(await freePort()) });
@@ -113,29 +113,85 @@ test.each(['SIGTERM', 'SIGINT', 'SIGHUP'] as const)(
   },
 );
 
-test('a server that was killed leaves a whole file all the same, once the start script is gone too', async () => {
+test('a server that dies is started again; one that dies four times within a minute is left, and the file is whole', async () => {
   const file = join(folder.path, 'killed.sqlite');
   const port = await freePort();
   const start = spawn(process.execPath, ['scripts/start.mjs'], {
     env: childEnvironment({ PORT: String(port), READY_STOOL_DB: file }),
   });
+  let stderr = '';
+  start.stderr.on('data', (text: Buffer) => (stderr += text.toString()));
+  const gone = new Promise((ended) => start.on('exit', ended));
+  const url = `http://127.0.0.1:${port}`;
   const up = () =>
-    fetch(`http://127.0.0.1:${port}/api/health`).then(
+    fetch(`${url}/api/health`).then(
       (a) => a.ok,
       () => false,
     );
-  await until(up);
-  const body = JSON.stringify({ name: 'Ada Killed', birthDate: '1950-01-02' });
   const headers = { 'content-type': 'application/json' };
-  await fetch(`http://127.0.0.1:${port}/api/v1/people`, { method: 'POST', headers, body });
-  const gone = new Promise((ended) => start.on('exit', ended));
-  const { stdout } = spawnSync('pgrep', ['-P', String(start.pid)], { encoding: 'utf8' });
-  process.kill(Number(stdout.trim().split('\n')[0]), 'SIGKILL');
-  await gone;
+  for (let kill = 1; kill <= 4; kill++) {
+    await until(up);
+    const body = JSON.stringify({ name: `Ada Killed${'ABCD'[kill - 1]}`, birthDate: `1950-01-0${kill}` });
+    expect((await fetch(`${url}/api/v1/people`, { method: 'POST', headers, body })).status).toBe(201);
+    const { stdout } = spawnSync('pgrep', ['-P', String(start.pid)], { encoding: 'utf8' });
+    process.kill(Number(stdout.trim().split('\n')[0]), 'SIGKILL');
+    if (kill < 4) await until(() => stderr.split('is started again').length === kill + 1);
+  }
+  expect(await gone).toBe(1);
+  expect(stderr.trim().split('\n').at(-1)).toContain('4 times within a minute and is left alone');
   const db = new SQLite(file, { readonly: true });
-  expect(db.prepare('select name from person').all()).toEqual([{ name: 'Ada Killed' }]);
+  expect(db.prepare('select count(*) as n from person').get()).toEqual({ n: 4 });
   db.close();
   expect(existsSync(`${file}-wal`) && statSync(`${file}-wal`).size > 0).toBe(false);
+}, 60_000);
+
+test('a second server on the same register is refused by name; another day than one of the calendar too: one line each', async () => {
+  const file = join(folder.path, 'served.sqlite');
+  const server = await startServer({ file, today: '2026-03-02' });
+  const env = { READY_STOOL_DB: file, PORT: String(await freePort()) };
+  const second = run('start', env);
+  expect([second.status, second.stderr.length]).toEqual([1, 1]);
+  expect(second.stderr[0]).toContain(`served already at ${server.url}`);
+  expect(run('restore', env, file).stderr[0]).toMatch(/is being served|register itself/);
+  expect((await fetch(`${server.url}/api/health`)).status).toBe(200);
+  await server.stop('SIGTERM');
+  const wrong = run('start', { ...env, READY_STOOL_TODAY: '2026-02-30' });
+  expect([wrong.status, wrong.stderr.length]).toEqual([1, 1]);
+  expect(wrong.stderr[0]).toContain('READY_STOOL_TODAY must be a day of the calendar');
+});
+
+test('a copy is made each day beside the register, and npm run restore takes one back, the old one put aside', async () => {
+  const file = join(folder.path, 'kept', 'register.sqlite');
+  const add = async (url: string, name: string) => {
+    const body = JSON.stringify({ name, birthDate: '1950-01-02' });
+    const headers = { 'content-type': 'application/json' };
+    expect((await fetch(`${url}/api/v1/people`, { method: 'POST', headers, body })).status).toBe(201);
+  };
+  const first = await startServer({ file, today: '2026-03-02' });
+  await add(first.url, 'Ada Early');
+  await first.stop('SIGTERM');
+  const second = await startServer({ file, today: '2026-03-03' });
+  const copy = join(folder.path, 'kept', 'copies', 'register-2026-03-03.sqlite');
+  await until(() => existsSync(copy));
+  await add(second.url, 'Bea Late');
+  await second.stop('SIGTERM');
+  expect((statSync(copy).mode & 0o777).toString(8)).toBe('600');
+  const env = { READY_STOOL_DB: file };
+  // Somebody who only looks changes nothing.
+  const looked = run('restore', env, copy);
+  expect([looked.status, looked.stderr]).toEqual([1, ['Nothing was changed. Say --yes to take it.']]);
+  expect(looked.stdout).toContain('holds 1 person, 0 results');
+  expect(looked.stdout).toContain('not in the copy: 1 person, 0 results and 0 notes');
+  expect(run('restore', env, copy, '--yes').status).toBe(0);
+  const names = (of: string) => {
+    const db = new SQLite(of, { readonly: true });
+    const rows = db.prepare('select name from person order by name').pluck().all();
+    db.close();
+    return rows;
+  };
+  expect(names(file)).toEqual(['Ada Early']);
+  const aside = readdirSync(join(folder.path, 'kept')).find((name) => name.startsWith('register-before-')) ?? '';
+  expect(names(join(folder.path, 'kept', aside))).toEqual(['Ada Early', 'Bea Late']);
 });
 
 test('from a copy without a build, with READY_STOOL_DB set: the build opens no register, and the hall is full', async () => {

@@ -2,13 +2,14 @@ import { revalidatePath } from 'next/cache';
 import { headers } from 'next/headers';
 import { notFound } from 'next/navigation';
 import { mixed, type InferType, type Schema } from 'yup';
+import { storageFault } from '../database/faults';
 import type { args } from '../schemas/door';
 import { tooMuch } from '../schemas/measure';
 import { parse } from '../schemas/parse';
 import { theDesk, type Desk } from '../use-cases/desk';
 import { isOwnHost } from '../use-cases/ownHost';
 import { readRegisterId } from '../use-cases/places';
-import { invalidFields, problem } from './api/problem';
+import { cannotKeep, invalidFields, problem } from './api/problem';
 
 /**
  * The only two ways in: `action` for what a screen of ours does, `guarded` for what is asked over HTTP. Both look
@@ -91,6 +92,8 @@ export function guarded<S extends Schema>(
       return closed(answer);
     } catch (error) {
       console.error(error);
+      const fault = storageFault(error);
+      if (fault) return closed(cannotKeep(fault));
       return closed(
         problem(500, 'This request could not be answered. Nothing was half-written; it can be sent again.'),
       );

@@ -41,7 +41,7 @@ export async function finishErasing(db: Register): Promise<boolean> {
   const marked = await db.selectFrom('meta').select('key').where('key', '=', mark).executeTakeFirst();
   if (!marked) return true;
   if (emptyLog(db) === 'in-use') return false;
-  await db.deleteFrom('meta').where('key', '=', mark).execute();
+  await inOne(db, (trx) => trx.deleteFrom('meta').where('key', '=', mark).execute());
   return true;
 }
 
@@ -51,9 +51,10 @@ export async function takeOut(trx: Register, id: PersonId): Promise<void> {
     await sql`DELETE FROM ${sql.table(table)} WHERE ${sql.ref(by)} IN
       (SELECT ${sql.ref(key)} FROM ${sql.table(of)} WHERE person_id = ${id})`.execute(trx);
   for (const table of personTables) await sql`DELETE FROM ${sql.table(table)} WHERE person_id = ${id}`.execute(trx);
+  // Written as the index has it, or every row would be read.
   for (const [table, column, path] of namingMembers)
     await sql`UPDATE ${sql.table(table)} SET ${sql.ref(column)} = json_set(${sql.ref(column)}, ${path}, ${erased})
-      WHERE json_extract(${sql.ref(column)}, ${path}) = ${id}`.execute(trx);
+      WHERE json_extract(${sql.ref(column)}, ${sql.lit(path)}) = ${id}`.execute(trx);
   for (const { table, column } of foreignMentions)
     await sql`UPDATE ${sql.table(table)} SET ${sql.ref(column)} = NULL WHERE ${sql.ref(column)} = ${id}`.execute(trx);
   await trx.deleteFrom('person').where('id', '=', id).execute();

@@ -9,11 +9,13 @@ export async function listGroups(db: Register): Promise<Group[]> {
 
 export async function saveGroup(db: Register, group: Group): Promise<void> {
   const { id, ...rest } = group;
-  await db
-    .insertInto('person_group')
-    .values(group)
-    .onConflict((c) => c.column('id').doUpdateSet(rest))
-    .execute();
+  await inOne(db, (trx) =>
+    trx
+      .insertInto('person_group')
+      .values(group)
+      .onConflict((c) => c.column('id').doUpdateSet(rest))
+      .execute(),
+  );
 }
 
 /** Ends a group; its people stay in the register. */
@@ -26,23 +28,27 @@ export async function removeGroup(db: Register, id: string): Promise<void> {
 
 /** @returns those who were not in it before */
 export async function joinGroup(db: Register, groupId: string, people: readonly PersonId[]): Promise<PersonId[]> {
-  const rows = await db
-    .insertInto('group_member')
-    .values(people.map((person_id) => ({ group_id: groupId, person_id })))
-    .onConflict((c) => c.doNothing())
-    .returning('person_id')
-    .execute();
+  const rows = await inOne(db, (trx) =>
+    trx
+      .insertInto('group_member')
+      .values(people.map((person_id) => ({ group_id: groupId, person_id })))
+      .onConflict((c) => c.doNothing())
+      .returning('person_id')
+      .execute(),
+  );
   return rows.map((r) => r.person_id);
 }
 
 /** @returns those who were in it */
 export async function leaveGroup(db: Register, groupId: string, people: readonly PersonId[]): Promise<PersonId[]> {
-  const rows = await db
-    .deleteFrom('group_member')
-    .where('group_id', '=', groupId)
-    .where('person_id', 'in', [...people])
-    .returning('person_id')
-    .execute();
+  const rows = await inOne(db, (trx) =>
+    trx
+      .deleteFrom('group_member')
+      .where('group_id', '=', groupId)
+      .where('person_id', 'in', [...people])
+      .returning('person_id')
+      .execute(),
+  );
   return rows.map((r) => r.person_id);
 }
 
@@ -63,22 +69,26 @@ export async function sittingOn(db: Register, day: IsoDate): Promise<PersonId[]>
 
 /** @returns those who did not sit before */
 export async function addToSitting(db: Register, day: IsoDate, people: readonly PersonId[]): Promise<PersonId[]> {
-  const rows = await db
-    .insertInto('sitting_person')
-    .values(people.map((person_id) => ({ day, person_id })))
-    .onConflict((c) => c.doNothing())
-    .returning('person_id')
-    .execute();
+  const rows = await inOne(db, (trx) =>
+    trx
+      .insertInto('sitting_person')
+      .values(people.map((person_id) => ({ day, person_id })))
+      .onConflict((c) => c.doNothing())
+      .returning('person_id')
+      .execute(),
+  );
   return rows.map((r) => r.person_id);
 }
 
 /** @returns those who sat */
 export async function leaveSitting(db: Register, day: IsoDate, people: readonly PersonId[]): Promise<PersonId[]> {
-  const rows = await db
-    .deleteFrom('sitting_person')
-    .where('day', '=', day)
-    .where('person_id', 'in', [...people])
-    .returning('person_id')
-    .execute();
+  const rows = await inOne(db, (trx) =>
+    trx
+      .deleteFrom('sitting_person')
+      .where('day', '=', day)
+      .where('person_id', 'in', [...people])
+      .returning('person_id')
+      .execute(),
+  );
   return rows.map((r) => r.person_id);
 }

@@ -1,6 +1,6 @@
 import { sql } from 'kysely';
 import type { HallNorms } from '../core/shapes/norms';
-import type { Register } from './connection';
+import { inOne, type Register } from './connection';
 
 /** Every change of a norm set, in the order they were made. */
 export async function listHallNorms(db: Register): Promise<HallNorms[]> {
@@ -17,9 +17,11 @@ export async function listHallNorms(db: Register): Promise<HallNorms[]> {
 
 /** Keeps a change; the same id again changes nothing. */
 export async function addHallNorms(db: Register, { id, savedAt, test, ...content }: HallNorms): Promise<void> {
-  await db
-    .insertInto('hall_norms')
-    .values({ id, saved_at: savedAt, test, content_json: JSON.stringify(content) })
-    .onConflict((c) => c.doNothing())
-    .execute();
+  await inOne(db, (trx) =>
+    trx
+      .insertInto('hall_norms')
+      .values({ id, saved_at: savedAt, test, content_json: JSON.stringify(content) })
+      .onConflict((c) => c.doNothing())
+      .execute(),
+  );
 }

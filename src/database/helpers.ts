@@ -1,5 +1,5 @@
 import type { Helper, HelperTask, MayDo } from '../core/shapes/helper';
-import type { Register } from './connection';
+import { inOne, type Register } from './connection';
 
 /** By name. */
 export async function listHelpers(db: Register): Promise<Helper[]> {
@@ -13,18 +13,22 @@ export async function listHelpers(db: Register): Promise<Helper[]> {
 const mayDo = (json: string | null): MayDo | null => (json === null ? null : (JSON.parse(json) as MayDo));
 
 export async function addHelper(db: Register, id: string, name: string): Promise<void> {
-  await db.insertInto('helper').values({ id, name, may_count_json: null, may_spot_json: null }).execute();
+  await inOne(db, (trx) =>
+    trx.insertInto('helper').values({ id, name, may_count_json: null, may_spot_json: null }).execute(),
+  );
 }
 
 export async function sayMayDo(db: Register, id: string, task: HelperTask, may: MayDo | null): Promise<void> {
   const json = may && JSON.stringify(may);
-  await db
-    .updateTable('helper')
-    .set(task === 'count' ? { may_count_json: json } : { may_spot_json: json })
-    .where('id', '=', id)
-    .execute();
+  await inOne(db, (trx) =>
+    trx
+      .updateTable('helper')
+      .set(task === 'count' ? { may_count_json: json } : { may_spot_json: json })
+      .where('id', '=', id)
+      .execute(),
+  );
 }
 
 export async function removeHelper(db: Register, id: string): Promise<void> {
-  await db.deleteFrom('helper').where('id', '=', id).execute();
+  await inOne(db, (trx) => trx.deleteFrom('helper').where('id', '=', id).execute());
 }

@@ -149,13 +149,15 @@ export async function listIntakes(
  * @returns those who were not so before
  */
 export async function archivePeople(db: Register, ids: readonly PersonId[], at: Date | null): Promise<PersonId[]> {
-  const rows = await db
-    .updateTable('person')
-    .set({ archived_at: at?.toISOString() ?? null })
-    .where('id', 'in', [...ids])
-    .where('archived_at', at === null ? 'is not' : 'is', null)
-    .returning('id')
-    .execute();
+  const rows = await inOne(db, (trx) =>
+    trx
+      .updateTable('person')
+      .set({ archived_at: at?.toISOString() ?? null })
+      .where('id', 'in', [...ids])
+      .where('archived_at', at === null ? 'is not' : 'is', null)
+      .returning('id')
+      .execute(),
+  );
   return rows.map((r) => r.id);
 }
 

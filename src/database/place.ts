@@ -1,6 +1,6 @@
 import type { HouseRules } from '../core/shapes/ladder';
 import type { Place } from '../core/shapes/person';
-import type { Register } from './connection';
+import { inOne, type Register } from './connection';
 
 export async function findPlace(db: Register): Promise<Place | undefined> {
   const row = await db.selectFrom('place').selectAll().executeTakeFirst();
@@ -9,20 +9,24 @@ export async function findPlace(db: Register): Promise<Place | undefined> {
 
 export async function savePlace(db: Register, place: Place): Promise<void> {
   const content_json = JSON.stringify(place);
-  await db
-    .insertInto('place')
-    .values({ id: 1, content_json })
-    .onConflict((c) => c.column('id').doUpdateSet({ content_json }))
-    .execute();
+  await inOne(db, (trx) =>
+    trx
+      .insertInto('place')
+      .values({ id: 1, content_json })
+      .onConflict((c) => c.column('id').doUpdateSet({ content_json }))
+      .execute(),
+  );
 }
 
 /** Marks a register as the made-up hall; only such a file may be thrown away and made again. */
 export async function markAsDemo(db: Register): Promise<void> {
-  await db
-    .insertInto('meta')
-    .values({ key: 'demo', value: '1' })
-    .onConflict((c) => c.doNothing())
-    .execute();
+  await inOne(db, (trx) =>
+    trx
+      .insertInto('meta')
+      .values({ key: 'demo', value: '1' })
+      .onConflict((c) => c.doNothing())
+      .execute(),
+  );
 }
 
 export async function isDemo(db: Register): Promise<boolean> {
@@ -46,9 +50,11 @@ const houseRules = 'house-rules';
 /** Keeps them; the shipped ones stay a press away. */
 export async function saveHouseRules(db: Register, own: Partial<HouseRules>): Promise<void> {
   const value = JSON.stringify(own);
-  await db
-    .insertInto('meta')
-    .values({ key: houseRules, value })
-    .onConflict((c) => c.column('key').doUpdateSet({ value }))
-    .execute();
+  await inOne(db, (trx) =>
+    trx
+      .insertInto('meta')
+      .values({ key: houseRules, value })
+      .onConflict((c) => c.column('key').doUpdateSet({ value }))
+      .execute(),
+  );
 }

@@ -2,25 +2,27 @@ import { sql } from 'kysely';
 import { asKeptThen } from '../core/view/oldReports';
 import type { PrintedPage, Report } from '../core/view/report';
 import type { PersonId } from '../core/shapes/person';
-import type { Register } from './connection';
+import { inOne, type Register } from './connection';
 import type { Schema } from './schema';
 
 /** Keeps a page; the same page once more changes nothing. */
 export async function addPrintedPage(db: Register, page: PrintedPage, fingerprint: string, at: Date): Promise<void> {
   const { id, personId, report } = page;
-  await db
-    .insertInto('printed_page')
-    .values({
-      id,
-      person_id: personId,
-      printed_at: at.toISOString(),
-      norms_version: report.normsVersion,
-      rules_version: report.rulesVersion,
-      fingerprint,
-      content_json: JSON.stringify(report),
-    })
-    .onConflict((c) => c.doNothing())
-    .execute();
+  await inOne(db, (trx) =>
+    trx
+      .insertInto('printed_page')
+      .values({
+        id,
+        person_id: personId,
+        printed_at: at.toISOString(),
+        norms_version: report.normsVersion,
+        rules_version: report.rulesVersion,
+        fingerprint,
+        content_json: JSON.stringify(report),
+      })
+      .onConflict((c) => c.doNothing())
+      .execute(),
+  );
 }
 
 /** Pages of one person, newest first. */

@@ -1,4 +1,6 @@
-import { resolve } from 'node:path';
+import { mkdirSync } from 'node:fs';
+import { dirname, resolve } from 'node:path';
+import { giveBack, takeLock } from './lock';
 import { changeCount, closeNow, emptyLog, openRegister, type Register } from './connection';
 import { finishErasing } from './erase';
 import { restAfter } from './quiet';
@@ -15,8 +17,25 @@ export function theRegister(): Promise<Register> {
   // A build looks at every page and handler; it must neither make a register nor touch one.
   if (process.env['NEXT_PHASE'] === 'phase-production-build')
     throw new Error('theRegister: a build reads no register; the page must wait for a request');
-  kept.readyStoolRegister ??= openRegister(registerFile()).then(lookAfter);
+  kept.readyStoolRegister ??= serve(registerFile());
   return kept.readyStoolRegister;
+}
+
+async function serve(file: string): Promise<Register> {
+  // Whatever is made from here on, such as a copy, is for the owner of the process only.
+  process.umask(0o077);
+  mkdirSync(dirname(file), { recursive: true, mode: 0o700 });
+  const port = Number(process.env['PORT'] ?? NaN);
+  takeLock(file, Number.isInteger(port) ? port : null);
+  try {
+    const db = lookAfter(await openRegister(file));
+    // After the file was closed.
+    process.once('exit', () => giveBack(file));
+    return db;
+  } catch (error) {
+    giveBack(file);
+    throw error;
+  }
 }
 
 const lookEveryMs = 5000;

@@ -2,7 +2,7 @@ import { existsSync, rmSync } from 'node:fs';
 import { pathToFileURL } from 'node:url';
 import { questionIds } from '../core/shapes/intake';
 import { saveGroup, withPeople } from '../use-cases/groups';
-import { isDemo, openRegister, type Register } from '../use-cases/openRegister';
+import { holderOf, isDemo, openRegister, type Register } from '../use-cases/openRegister';
 import { beDemo, changePlace } from '../use-cases/places';
 import { keepPrinted, readReport } from '../use-cases/printedPages';
 import { codesWaiting, confirmLevels } from '../use-cases/confirmLevels';
@@ -209,6 +209,9 @@ function must(answer: { kind: string }, what: string): void {
 async function main(file: string, fresh: boolean): Promise<void> {
   if (existsSync(file)) {
     if (!fresh) throw new Error(`${file} is there already.`);
+    const holder = holderOf(file);
+    if (holder)
+      throw new Error(`${file} is being served by process ${holder.pid}: stop that first. Nothing was changed.`);
     const old = await openRegister(file);
     const demo = await isDemo(old);
     await old.destroy();

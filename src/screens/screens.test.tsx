@@ -90,6 +90,7 @@ describe('words on every screen of everybody', () => {
           today={today}
           place={place}
           {...await allLines(deskOf(db, today))}
+          copyToMiss="2026-02-12"
           sitting={0}
           groups={[]}
           seat={() => Promise.resolve()}
@@ -185,7 +186,7 @@ describe('one state, one sign, one word', () => {
     const chart = (markup: string) => /aria-label="(Retests by week[^"]*)"/.exec(markup)?.[1];
     const onToday = renderToStaticMarkup(
       <TodayScreen
-        {...{ today, place, lines, behind: 0, sitting: 0, groups: [], tellOfHall: null }}
+        {...{ today, place, lines, behind: 0, copyToMiss: null, sitting: 0, groups: [], tellOfHall: null }}
         seat={() => Promise.resolve()}
       />,
     );

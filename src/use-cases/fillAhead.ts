@@ -1,4 +1,5 @@
 import { linesNow } from './lines';
+import { copyOfTheDay } from './copies';
 import { bringResultsUpToDate } from './saveAttempt';
 import { theDesk } from './desk';
 
@@ -10,10 +11,26 @@ export async function bringUpToDate(): Promise<void> {
 /** So often it is looked whether a day has begun or the hall has changed, ahead of the first question. */
 const lookEveryMs = 15_000;
 
-/** Has the register ready before somebody looks: from the start on, after each midnight and whatever else changed much. */
+/**
+ * What is done before somebody asks for it, from the start on and after each midnight: the register is read, and copied
+ * once a day.
+ */
 export function keepAhead(): void {
-  void fillAhead();
-  setInterval(() => void fillAhead(), lookEveryMs).unref();
+  const round = async (): Promise<void> => {
+    await copyAhead();
+    await fillAhead();
+  };
+  void round();
+  setInterval(() => void round(), lookEveryMs).unref();
+}
+
+async function copyAhead(): Promise<void> {
+  try {
+    await copyOfTheDay(await theDesk());
+  } catch (error) {
+    // Tried again at the next look; a copy that is missing for a week is told of on Today.
+    console.error(error instanceof Error ? error.message : error);
+  }
 }
 
 /** The same at once, such as when many people came. */

@@ -1,6 +1,7 @@
 import { emptyCupboard } from '../core/intake/cupboard';
 import type { Place } from '../core/shapes/person';
 import { mergeChanges, type Clash } from '../core/math/mergeChanges';
+import { proveWritable } from '../database/connection';
 import { findPlace, markAsDemo, registerId, savePlace } from '../database/place';
 import { openedAs, parse, type FieldError } from '../schemas/parse';
 import { cupboardItem, placeForm } from '../schemas/place';
@@ -67,6 +68,9 @@ export async function changeEmergencyNumber(desk: Desk, emergencyNumber: unknown
 export async function beDemo(desk: Desk): Promise<void> {
   await markAsDemo(desk.db);
 }
+
+/** That something new can be kept. @throws the error of the file where it cannot */
+export const proveKeeping = (desk: Desk): Promise<void> => proveWritable(desk.db, desk.now().getTime());
 
 /** The register’s own name. */
 export const readRegisterId = (desk: Desk): Promise<string> => registerId(desk.db);

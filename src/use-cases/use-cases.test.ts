@@ -7,7 +7,9 @@ import { sql } from 'kysely';
 import { afterEach, beforeEach, describe, expect, test } from 'vitest';
 import { protocols } from '../catalogue/protocols';
 import { questionIds } from '../core/shapes/intake';
-import { openRegister, RegisterUnusable, type Register } from '../database/connection';
+import { openRegister, type Register } from '../database/connection';
+import { applicationId } from '../database/migrations/0009-whose-file';
+import { RegisterUnusable } from '../database/faults';
 import { newestVersion } from '../database/migrations';
 import { eventsOf, listAttempts } from '../database/attempts';
 import { listDecisions } from '../database/decisions';
@@ -70,7 +72,7 @@ describe('the register file', () => {
   test('one from a newer version is refused in one line and left untouched, byte for byte', async () => {
     const newer = join(folder, 'newer.sqlite');
     const raw = new SQLite(newer);
-    raw.exec('create table something (x); pragma user_version = 99');
+    raw.exec(`create table something (x); pragma user_version = 99; pragma application_id = ${applicationId}`);
     raw.close();
     const before = readFileSync(newer);
     await expect(openRegister(newer)).rejects.toThrow(RegisterUnusable);

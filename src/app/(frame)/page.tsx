@@ -1,6 +1,7 @@
 import type { Metadata } from 'next';
 import { savePlace, seat } from './actions';
 import { TodayScreen } from '../../screens/today/today';
+import { copyToMiss } from '../../use-cases/copies';
 import { allLines } from '../../use-cases/everybody';
 import { groupsToday, readSitting } from '../../use-cases/groups';
 import { isPlaceKnown, readPlace } from '../../use-cases/places';
@@ -11,11 +12,13 @@ export const metadata: Metadata = { title: 'Today' };
 
 export default async function TodayPage() {
   const desk = await theDesk();
+  const hall = await allLines(desk);
   return (
     <TodayScreen
       today={today()}
       place={await readPlace(desk)}
-      {...await allLines(desk)}
+      {...hall}
+      copyToMiss={await copyToMiss(desk, hall.lines.length)}
       sitting={(await readSitting(desk)).length}
       groups={await groupsToday(desk)}
       seat={seat}

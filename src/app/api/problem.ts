@@ -1,4 +1,5 @@
 import { tooMuch } from '../../schemas/measure';
+import type { StorageFault } from '../../database/faults';
 import type { FieldError } from '../../schemas/parse';
 
 const titles: Readonly<Record<number, string>> = {
@@ -14,21 +15,48 @@ const titles: Readonly<Record<number, string>> = {
   422: 'Some fields need another look',
   500: 'Something broke here',
   503: 'Busy',
+  507: 'Cannot be kept',
 };
 
 /** An answer of RFC 9457 that says what happened and, for fields, where. */
 export function problem(
   status: number,
   detail: string,
-  more: { errors?: readonly FieldError[]; headers?: Record<string, string> } = {},
+  more: {
+    errors?: readonly FieldError[];
+    headers?: Record<string, string>;
+    members?: Readonly<Record<string, string>>;
+  } = {},
 ): Response {
   const title = titles[status] ?? 'Problem';
   const type = `urn:ready-stool:problem:${title.toLowerCase().replace(/ /g, '-')}`;
-  const body = { type, title, status, detail, ...(more.errors ? { errors: more.errors } : {}) };
+  const body = { type, title, status, detail, ...more.members, ...(more.errors ? { errors: more.errors } : {}) };
   return new Response(JSON.stringify(body), {
     status,
     headers: { 'content-type': 'application/problem+json', ...more.headers },
   });
+}
+
+const storage: Readonly<Record<StorageFault, readonly [status: number, detail: string]>> = {
+  busy: [503, 'Another program holds the register at the moment. Nothing was changed: try again in a moment.'],
+  full: [
+    507,
+    'The disk of this computer is full: nothing new can be kept. Free some space, then save again; results that wait in a browser are sent by themselves.',
+  ],
+  unwritable: [
+    507,
+    'The register cannot be written: the disk or the rights to the file are at fault. Nothing was changed; results that wait in a browser are sent once it can.',
+  ],
+  damaged: [
+    500,
+    'The register is damaged. Stop Ready Stool and take the newest good copy back: npm run restore -- FILE. Results that wait in a browser stay there.',
+  ],
+};
+
+/** What is wrong with the file, and what to do. */
+export function cannotKeep(fault: StorageFault, more: Readonly<Record<string, string>> = {}): Response {
+  const [status, detail] = storage[fault];
+  return problem(status, detail, { members: more });
 }
 
 export const invalidFields = (errors: readonly FieldError[]): Response =>

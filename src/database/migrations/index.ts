@@ -6,6 +6,7 @@ import { hallNorms } from './0004-hall-norms';
 import { printedPages } from './0005-printed-pages';
 import { safeRecords } from './0006-safe-records';
 import { shapes } from './0007-shapes';
+import { whoseFile } from './0009-whose-file';
 import { helpers } from './0008-helpers';
 
 /**
@@ -35,6 +36,7 @@ export const migrations: Readonly<Record<string, Migration>> = {
   '0006-safe-records': numbered(6, safeRecords),
   '0007-shapes': numbered(7, shapes),
   '0008-helpers': numbered(8, helpers),
+  '0009-whose-file': numbered(9, whoseFile),
 };
 
 export const newestVersion = Object.keys(migrations).length;

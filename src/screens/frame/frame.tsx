@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import { Find } from './find';
 import { Hold, HoldButton } from './hold';
 import { Hotkeys } from './hotkeys';
+import { KeepingFault } from './keepingFault';
 import { Outbox } from './outbox';
 import { Places, PlacesMenu } from './places';
 import { dayWords } from '../words';
@@ -41,6 +42,7 @@ export function Frame({ emergencyNumber, pretended, children }: Props) {
           </div>
         </div>
       </header>
+      <KeepingFault />
       <Outbox />
       <Hold emergencyNumber={emergencyNumber} pretended={pretended} />
       <main id="main" className="mx-auto max-w-[1400px] px-4 pb-10 md:px-7">

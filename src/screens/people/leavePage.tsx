@@ -83,7 +83,8 @@ export function LeaveScreen({ personId, name, archived, setAside, erase }: Props
         </h2>
         <p className="mt-2">
           When {name} asks for it. Intake, answers, tests, levels and notes are taken out of the register file and
-          overwritten. It cannot be undone. Copies made with a backup, and printed pages, are yours to destroy.
+          overwritten. It cannot be undone. The daily copies beside the register hold them for five weeks more at most;
+          copies made by hand and printed pages are yours to destroy.
         </p>
         <TextField
           className="w-72 max-w-full"

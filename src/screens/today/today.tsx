@@ -18,6 +18,8 @@ interface Props {
   readonly lines: readonly RegisterLine[];
   /** Whose line is still from before. */
   readonly behind: number;
+  /** Day of the newest copy of the register where it is over a week old, `never` where there is none; else `null`. */
+  readonly copyToMiss: string | null;
   /** How many were put into today's sitting. */
   readonly sitting: number;
   /** Groups that come today. */
@@ -31,7 +33,7 @@ interface Props {
 const notFree: readonly RegisterState[] = ['not-today', 'ask-first', 'to-ask', 'being-read'];
 
 /** Who must not be tested, who is due, what was left open: the morning read at arm's length. */
-export function TodayScreen({ today, place, lines, behind, sitting, groups, seat, tellOfHall }: Props) {
+export function TodayScreen({ today, place, lines, behind, copyToMiss, sitting, groups, seat, tellOfHall }: Props) {
   const asked = lines.filter((p) => p.state === 'not-today' || p.state === 'ask-first');
   const toAsk = lines.filter((p) => p.state === 'to-ask');
   const free = lines.filter((p) => !notFree.includes(p.state));
@@ -74,6 +76,15 @@ export function TodayScreen({ today, place, lines, behind, sitting, groups, seat
         </div>
       </div>
       {behind > 0 && <StillReadPage behind={behind} />}
+      {copyToMiss !== null && (
+        <p role="status" className="my-2 border-l-8 border-watch bg-board px-4 py-2">
+          {copyToMiss === 'never'
+            ? 'There is no copy of this register yet.'
+            : `The newest copy of this register is of ${dayWords(copyToMiss)}.`}{' '}
+          One is made each day while Ready Stool runs: look whether the disk is full, or make one with{' '}
+          <code>npm run backup</code>.
+        </p>
+      )}
       {lines.length === 0 ? (
         <div className="mt-8 max-w-2xl border-l-8 border-squat bg-board p-5 text-lg">
           <p className="font-bold">A first day in this hall.</p>

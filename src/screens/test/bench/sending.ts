@@ -153,9 +153,9 @@ export interface HallNow {
 /** A question that somebody waits for with a finger on the screen. */
 const briefMs = 1000;
 
-async function ask<T>(path: string): Promise<T | null> {
+async function ask<T>(path: string, whateverStatus = false): Promise<T | null> {
   const answer = await fetch(path, { cache: 'no-store', signal: AbortSignal.timeout(briefMs) }).catch(() => null);
-  if (!answer?.ok) return null;
+  if (!answer || !(answer.ok || whateverStatus)) return null;
   return (await answer.json().catch(() => null)) as T | null;
 }
 
@@ -166,7 +166,8 @@ export async function serverAnswers(): Promise<boolean> {
 
 /** The day of the hall, where the server says so within a second. */
 export async function askHall(): Promise<HallNow | null> {
-  const said = await ask<Partial<HallNow>>('/api/health');
+  // One whose disk is full answers too: a test goes on, and waits in this browser.
+  const said = await ask<Partial<HallNow>>('/api/health', true);
   return said && typeof said.registerId === 'string' && typeof said.today === 'string' ? (said as HallNow) : null;
 }
 
