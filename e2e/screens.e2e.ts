@@ -130,6 +130,9 @@ describe.each(screens)('%s', (_name, path) => {
     const { page } = watched;
     await resize(page, 1280, 800);
     await visit(page, path());
+    // Titles stand in the history of the browser and in the list of its windows: nobody is named there.
+    const title = await page.title();
+    expect(Object.keys(ids).filter((name) => title.includes(name))).toEqual([]);
     const wrong: string[] = [];
     for (const [width, height] of sizes) {
       await resize(page, width, height);

@@ -1,14 +1,15 @@
-import { mkdtempSync, rmSync } from 'node:fs';
+import { copyFileSync, existsSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import SQLite from 'better-sqlite3';
 import { Kysely, SqliteDialect } from 'kysely';
-import { expect, test } from 'vitest';
+import { expect, test, vi } from 'vitest';
 import { readinessRules } from '../catalogue/readiness/readiness';
 import { knownOn } from '../core/intake/known';
 import { listAttempts } from './attempts';
 import { openRegister } from './connection';
 import { listEntries } from './entries';
+import { partsOf } from './file';
 import { firstLoop } from './migrations/0001-first-loop';
 import { findPerson, listIntakes } from './people';
 import { findPlace } from './place';
@@ -113,3 +114,58 @@ test('a register of the first version opens with everything it knew, and is migr
   }
   rmSync(folder, { recursive: true });
 });
+
+/** What a register holds, without the names it makes up for itself and the moments it was migrated at. */
+function contents(file: string): unknown {
+  const raw = new SQLite(file, { readonly: true });
+  const schema = raw.prepare('SELECT type, name, sql FROM sqlite_master ORDER BY type, name').all();
+  const tables = raw
+    .prepare("SELECT name FROM sqlite_master WHERE type = 'table' ORDER BY name")
+    .pluck()
+    .all() as string[];
+  const madeUp = new Set(['id', 'timestamp', 'is_locked']);
+  const rows = tables.map((table) => [
+    table,
+    raw
+      .prepare(`SELECT * FROM "${table}"`)
+      .all()
+      .map((row) =>
+        Object.entries(row as object).filter(
+          ([name, value]) => !madeUp.has(name) && !/^[0-9a-f]{32}$/.test(String(value)),
+        ),
+      ),
+  ]);
+  const versions = [raw.pragma('user_version', { simple: true }), raw.pragma('application_id', { simple: true })];
+  raw.close();
+  return { schema, rows, versions };
+}
+
+test('killed before any statement of the way to the newest version it is brought there by the next start, the same as without', async () => {
+  const folder = mkdtempSync(join(tmpdir(), 'migrate-kills-'));
+  const file = join(folder, 'register.sqlite');
+  await oldRegister(file);
+  // What lies on the disk before a statement is what a kill at that moment leaves.
+  const left: string[] = [];
+  const prepare = SQLite.prototype.prepare;
+  const watched = vi.spyOn(SQLite.prototype, 'prepare').mockImplementation(function (
+    this: SQLite.Database,
+    query: string,
+  ) {
+    if (this.name === file && !this.readonly) {
+      const copy = join(folder, `killed-${left.length}.sqlite`);
+      for (const [n, part] of partsOf(file).entries())
+        if (existsSync(part)) copyFileSync(part, partsOf(copy)[n] ?? copy);
+      left.push(copy);
+    }
+    return prepare.call(this, query);
+  } as typeof prepare);
+  await (await openRegister(file)).destroy();
+  watched.mockRestore();
+  const whole = contents(file);
+  expect(left.length).toBeGreaterThan(100);
+  for (const copy of left) {
+    await (await openRegister(copy)).destroy();
+    expect([copy, contents(copy)]).toEqual([copy, whole]);
+  }
+  rmSync(folder, { recursive: true });
+}, 60_000);

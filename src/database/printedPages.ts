@@ -36,15 +36,20 @@ export async function listPrintedPages(db: Register, personId: PersonId): Promis
   return rows.map(toPage);
 }
 
-/** Everybody’s pages printed by other figures than those of a version, newest first. */
-export async function listPagesOfOtherNorms(db: Register, normsVersion: string): Promise<PrintedPage[]> {
-  const rows = await db
-    .selectFrom('printed_page')
+/** Everybody’s pages printed by other figures than those of a version: the newest first, and how many older there are. */
+export async function listPagesOfOtherNorms(
+  db: Register,
+  normsVersion: string,
+  most: number,
+): Promise<{ readonly newest: readonly PrintedPage[]; readonly older: number }> {
+  const others = db.selectFrom('printed_page').where('norms_version', '<>', normsVersion);
+  const rows = await others
     .selectAll()
-    .where('norms_version', '<>', normsVersion)
     .orderBy(sql`rowid`, 'desc')
+    .limit(most)
     .execute();
-  return rows.map(toPage);
+  const { n } = await others.select(({ fn }) => fn.countAll<number>().as('n')).executeTakeFirstOrThrow();
+  return { newest: rows.map(toPage), older: n - rows.length };
 }
 
 const toPage = ({ id, person_id, content_json }: Schema['printed_page']): PrintedPage => ({

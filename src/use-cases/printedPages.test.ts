@@ -64,12 +64,12 @@ test('other figures change no page that was handed out: it reads as printed, and
       ...[was, is].map(({ rank }) => rank.kind === 'ranked' && Math.round(rank.percentile)),
     ]),
   ).toEqual([['chair-stand-30s', 17, 25]]);
-  expect((await pagesMoved(deskOf(db), 'chair-stand-30s')).map((p) => p.id)).toEqual(
+  expect((await pagesMoved(deskOf(db), 'chair-stand-30s')).pages.map((p) => p.id)).toEqual(
     (await readPrinted(deskOf(db), odile)).map((p) => p.id),
   );
-  expect(await pagesMoved(deskOf(db), 'up-and-go-8ft')).toEqual([]);
+  expect(await pagesMoved(deskOf(db), 'up-and-go-8ft')).toEqual({ pages: [], older: 0 });
   await changeNorms(deskOf(db, undefined, at), 'chair-stand-30s', 'back-1', { ...form, table: null });
-  expect(await pagesMoved(deskOf(db), 'chair-stand-30s')).toEqual([]);
+  expect(await pagesMoved(deskOf(db), 'chair-stand-30s')).toEqual({ pages: [], older: 0 });
 });
 
 test('a page on screen since before a new result is not kept as if it held it', async () => {

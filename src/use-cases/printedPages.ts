@@ -48,13 +48,24 @@ export async function readPrinted(desk: Desk, personId: PersonId): Promise<PageT
   return withMoved(desk, await listPrintedPages(desk.db, personId));
 }
 
-/** Everybody’s pages on which this test read otherwise than it does by the figures in force now. */
-export async function pagesMoved(desk: Desk, test: string): Promise<PageThen[]> {
+/** Pages of other figures that are looked through, newest first: each is read in full. */
+const lookedThrough = 100;
+
+/** What was handed out and reads otherwise by the figures in force now. */
+export interface MovedPages {
+  readonly pages: readonly PageThen[];
+  /** Older pages of other figures, which were not looked through. */
+  readonly older: number;
+}
+
+/** Everybody’s newest pages on which this test read otherwise than it does by the figures in force now. */
+export async function pagesMoved(desk: Desk, test: string): Promise<MovedPages> {
   const { version } = await readBook(desk);
-  const pages = await withMoved(desk, await listPagesOfOtherNorms(desk.db, version));
-  return pages
+  const { newest, older } = await listPagesOfOtherNorms(desk.db, version, lookedThrough);
+  const pages = (await withMoved(desk, newest))
     .map((page) => ({ ...page, moved: page.moved.filter((m) => m.test === test) }))
     .filter((page) => page.moved.length > 0);
+  return { pages, older };
 }
 
 async function withMoved(desk: Desk, pages: readonly PrintedPage[]): Promise<PageThen[]> {

@@ -20,7 +20,8 @@ interface Props {
   /** Newest first. */
   readonly changes: readonly HallNorms[];
   /** Pages handed out on which this test read otherwise than it does by the figures in force. */
-  readonly printed: readonly PageThen[];
+  /** Handed out, and reads otherwise now; and how many older pages were not looked through. */
+  readonly printed: { readonly pages: readonly PageThen[]; readonly older: number };
   /** @param seen the newest change when the form was opened */
   readonly save: (test: string, id: string, form: object, seen: string | null) => Promise<SaveNormsAnswer>;
 }
@@ -139,11 +140,11 @@ export function NormEditor({ test, table, units, changes, printed, save }: Props
           ))}
         </ul>
       )}
-      {printed.length > 0 && (
+      {(printed.pages.length > 0 || printed.older > 0) && (
         <section className="pb-3">
           <h3 className="font-bold">Handed out, and reads otherwise now</h3>
           <ul>
-            {printed.map((page) => (
+            {printed.pages.map((page) => (
               <li key={page.id}>
                 <Link
                   href={`/people/${page.personId}/report/${page.id}`}
@@ -154,6 +155,12 @@ export function NormEditor({ test, table, units, changes, printed, save }: Props
               </li>
             ))}
           </ul>
+          {printed.older > 0 && (
+            <p className="text-sm">
+              {printed.older} older {printed.older === 1 ? 'page is' : 'pages are'} not looked through here; each
+              person’s scores say what was handed out to them.
+            </p>
+          )}
         </section>
       )}
     </details>

@@ -1,8 +1,10 @@
 import 'fake-indexeddb/auto';
 import { openDB } from 'idb';
-import { expect, test } from 'vitest';
+import { expect, test, vi } from 'vitest';
 import type { AttemptEvent } from '../../../core/shapes/attempt';
-import { keepEvent, keptAttempts, keptEntries, keptEvents } from './store';
+import { forgetAttempt, forgetEntry, keepEntry, keepEvent, keptAttempts, keptEntries, keptEvents } from './store';
+
+const real = IDBCursor.prototype.update;
 
 test('what a browser kept before the words changed is there with the words of now, in its place', async () => {
   const before = await openDB('ready-stool', 2, {
@@ -32,4 +34,34 @@ test('what a browser kept before the words changed is there with the words of no
   expect(await keptEntries()).toMatchObject([{ key: 'old-entry', register: null }]);
   const placed = await keepEvent('old-attempt', { kind: 'note', text: 'later', atMs: 1, wallMs: 1, by: 'hand' }, false);
   expect(placed.seq).toBe(4);
+});
+
+test('what is deleted is overwritten first, as long as it was: a browser may keep the old bytes for a while', async () => {
+  const written: unknown[] = [];
+  const update = vi.spyOn(IDBCursor.prototype, 'update').mockImplementation(function (this: IDBCursor, value: unknown) {
+    written.push(value);
+    return real.call(this, value);
+  });
+  const name = 'Odile Overwritten';
+  await keepEntry({
+    ...{
+      key: 'entry-1',
+      personId: 'odile',
+      personName: name,
+      on: '2026-03-02',
+      register: null,
+      open: false,
+      refused: null,
+    },
+    content: { kind: 'consent', to: 'notes', given: true },
+  });
+  await forgetEntry('entry-1');
+  await forgetAttempt('old-attempt');
+  expect(await keptEntries()).not.toContainEqual(expect.objectContaining({ key: 'entry-1' }));
+  expect([await keptEvents('old-attempt'), await keptAttempts()]).toEqual([[], []]);
+  expect(written).toContainEqual(expect.objectContaining({ key: 'entry-1', personName: '-'.repeat(name.length + 2) }));
+  // The entry, the attempt and its five events, and no word of theirs in what was left of them.
+  expect(written).toHaveLength(7);
+  expect(JSON.stringify(written)).not.toMatch(/Odile|odile|ada|rep|notes/);
+  update.mockRestore();
 });

@@ -236,6 +236,23 @@ export async function keepEvents(clientKey: string, events: readonly AttemptEven
 }
 
 /**
+ * Puts something as long and without meaning where rows of somebody are about to be deleted: what a browser deletes may
+ * lie in its files for a while.
+ */
+async function overwrite<S extends StoreNames<Store>>(
+  of: IDBPObjectStore<Store, ArrayLike<StoreNames<Store>>, S, 'readwrite'>,
+  which: Store[S]['key'] | IDBKeyRange,
+): Promise<void> {
+  const keys = [of.keyPath].flat();
+  for (let at = await of.openCursor(which); at; at = await at.continue()) {
+    const row = Object.entries(at.value).map(([name, value]) => [name, keys.includes(name) ? value : blank(value)]);
+    await at.update(Object.fromEntries(row) as Store[S]['value']);
+  }
+}
+
+const blank = (value: unknown): string => '-'.repeat((JSON.stringify(value) ?? '').length);
+
+/**
  * Forgets an attempt that the server has, or that never began.
  * @param ifEvents only while it has so many events: one that came meanwhile keeps the whole of it
  */
@@ -245,7 +262,10 @@ export async function forgetAttempt(clientKey: string, ifEvents?: number): Promi
     const events = tx.objectStore('events');
     const same = ifEvents === undefined || (await events.count(eventsOf(clientKey))) === ifEvents;
     if (same) {
-      await tx.objectStore('attempts').delete(clientKey);
+      const attempts = tx.objectStore('attempts');
+      await overwrite(attempts, clientKey);
+      await attempts.delete(clientKey);
+      await overwrite(events, eventsOf(clientKey));
       await events.delete(eventsOf(clientKey));
     }
     await tx.done;
@@ -262,5 +282,10 @@ export async function keptEntries(): Promise<KeptEntry[]> {
 }
 
 export async function forgetEntry(key: string): Promise<void> {
-  await withStore((db) => db.delete('entries', key));
+  await withStore(async (db) => {
+    const tx = db.transaction('entries', 'readwrite');
+    await overwrite(tx.store, key);
+    await tx.store.delete(key);
+    await tx.done;
+  });
 }

@@ -1,3 +1,4 @@
+import type { Metadata } from 'next';
 import { RulesProvider } from '../../../../../screens/frame/rules';
 import { readRules } from '../../../../../use-cases/rules';
 import { notFound } from 'next/navigation';
@@ -13,9 +14,7 @@ async function theIntake({ params }: PersonParams) {
   return (await readIntake(await theDesk(), (await params).id)) ?? notFound();
 }
 
-export async function generateMetadata(context: PersonParams) {
-  return { title: `Intake of ${(await theIntake(context)).person.name}` };
-}
+export const metadata: Metadata = { title: 'Intake of a person' };
 
 /** Reads no more than the intake itself, so that it opens where everything else of a record cannot be read. */
 export default async function IntakePage(context: PersonParams & { searchParams: Promise<{ look?: string }> }) {

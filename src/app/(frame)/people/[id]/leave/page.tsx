@@ -1,11 +1,10 @@
+import type { Metadata } from 'next';
 import { LeaveScreen } from '../../../../../screens/people/leavePage';
 import { PersonHead } from '../../../../../screens/people/personHead';
 import { eraseForGood, setPersonAside } from '../../actions';
 import { thePerson, type PersonParams } from '../person';
 
-export async function generateMetadata(context: PersonParams) {
-  return { title: `Put aside or erase ${(await thePerson(context)).person.name}` };
-}
+export const metadata: Metadata = { title: 'Put aside or erase' };
 
 export default async function LeavePage(context: PersonParams) {
   const view = await thePerson(context);

@@ -1,3 +1,4 @@
+import type { Metadata } from 'next';
 import { theDesk } from '../../../../../use-cases/desk';
 import { readWords } from '../../../../../use-cases/lastWord';
 import { readRules } from '../../../../../use-cases/rules';
@@ -5,9 +6,7 @@ import { LevelScreen } from '../../../../../screens/levels/levelPage';
 import { noteOfPerson, saveConfirmedLevel, saveLastWord } from '../../actions';
 import { thePerson, type PersonParams } from '../person';
 
-export async function generateMetadata(context: PersonParams) {
-  return { title: `Level of ${(await thePerson(context)).person.name}` };
-}
+export const metadata: Metadata = { title: 'Levels of a person' };
 
 export default async function LevelPage(context: PersonParams) {
   const view = await thePerson(context);

@@ -1,10 +1,9 @@
+import type { Metadata } from 'next';
 import { LetterThatAsks } from '../../../../../screens/people/notePage';
 import { theLetter, type PersonParams } from './letter';
 import { thePerson } from '../person';
 
-export async function generateMetadata(context: PersonParams) {
-  return { title: `A question about ${(await thePerson(context)).person.name}` };
-}
+export const metadata: Metadata = { title: 'A letter that asks' };
 
 export default async function NotePage(context: PersonParams) {
   return <LetterThatAsks {...await theLetter(context)} />;

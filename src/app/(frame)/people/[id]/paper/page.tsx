@@ -1,3 +1,4 @@
+import type { Metadata } from 'next';
 import { bookIn } from '../../../../../core/score/shownUnits';
 import { PersonHead } from '../../../../../screens/people/personHead';
 import { Sheet } from '../../../../../screens/sheet/sheet';
@@ -7,9 +8,7 @@ import { today } from '../../../../../use-cases/today';
 import { saveSheet } from '../../actions';
 import { thePerson, type PersonParams } from '../person';
 
-export async function generateMetadata(context: PersonParams) {
-  return { title: `Results from paper, ${(await thePerson(context)).person.name}` };
-}
+export const metadata: Metadata = { title: 'Results from paper' };
 
 export default async function PaperPage(context: PersonParams) {
   const view = await thePerson(context);

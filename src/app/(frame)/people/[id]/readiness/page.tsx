@@ -1,3 +1,4 @@
+import type { Metadata } from 'next';
 import { RulesProvider } from '../../../../../screens/frame/rules';
 import { readRules } from '../../../../../use-cases/rules';
 import { PersonHead } from '../../../../../screens/people/personHead';
@@ -8,9 +9,7 @@ import { noteOfPerson } from '../../actions';
 import { thePerson, type PersonParams } from '../person';
 import { theDesk } from '../../../../../use-cases/desk';
 
-export async function generateMetadata(context: PersonParams) {
-  return { title: `Readiness of ${(await thePerson(context)).person.name}` };
-}
+export const metadata: Metadata = { title: 'Readiness of a person' };
 
 export default async function ReadinessPage(context: PersonParams) {
   const view = await thePerson(context);

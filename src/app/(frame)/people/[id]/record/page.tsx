@@ -1,3 +1,4 @@
+import type { Metadata } from 'next';
 import { isCalendarDay } from '../../../../../core/math/days';
 import { PersonHead } from '../../../../../screens/people/personHead';
 import { RecordScreen } from '../../../../../screens/people/recordPage';
@@ -8,9 +9,7 @@ import { thePerson, type PersonParams } from '../person';
 import { readRules } from '../../../../../use-cases/rules';
 import { theDesk } from '../../../../../use-cases/desk';
 
-export async function generateMetadata(context: PersonParams) {
-  return { title: `All that is noted of ${(await thePerson(context)).person.name}` };
-}
+export const metadata: Metadata = { title: 'All that is noted of a person' };
 
 export default async function RecordPage(context: PersonParams & { searchParams: Promise<{ on?: string }> }) {
   const view = await thePerson(context);

@@ -1,3 +1,4 @@
+import type { Metadata } from 'next';
 import { ReportScreen } from '../../../../../screens/scores/reportPage';
 import { readPrinted, readReport } from '../../../../../use-cases/printedPages';
 import { keepPrintedPage } from '../../actions';
@@ -8,9 +9,7 @@ interface Params extends PersonParams {
   readonly searchParams: Promise<{ for?: string; percent?: string }>;
 }
 
-export async function generateMetadata(context: Params) {
-  return { title: `Results of ${(await thePerson(context)).person.name}` };
-}
+export const metadata: Metadata = { title: 'Results to hand out' };
 
 export default async function ReportPage(context: Params) {
   const { for: reader, percent } = await context.searchParams;

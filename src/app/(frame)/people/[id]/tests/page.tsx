@@ -1,12 +1,11 @@
+import type { Metadata } from 'next';
 import { PersonHead } from '../../../../../screens/people/personHead';
 import { TestsScreen } from '../../../../../screens/people/testsPage';
 import { testsToday } from '../../../../../use-cases/testsToday';
 import { thePerson, type PersonParams } from '../person';
 import { theDesk } from '../../../../../use-cases/desk';
 
-export async function generateMetadata(context: PersonParams) {
-  return { title: `Tests open to ${(await thePerson(context)).person.name}` };
-}
+export const metadata: Metadata = { title: 'Tests open to a person' };
 
 export default async function TestsPage(context: PersonParams) {
   const view = await thePerson(context);

@@ -1,3 +1,4 @@
+import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { AttemptScreen } from '../../../../../../screens/attempt/attemptScreen';
 import { PersonHead } from '../../../../../../screens/people/personHead';
@@ -10,9 +11,7 @@ interface Params {
   readonly params: Promise<{ id: string; key: string }>;
 }
 
-export async function generateMetadata(context: Params) {
-  return { title: `An attempt of ${(await thePerson(context)).person.name}` };
-}
+export const metadata: Metadata = { title: 'An attempt' };
 
 export default async function AttemptPage(context: Params) {
   const view = await thePerson(context);

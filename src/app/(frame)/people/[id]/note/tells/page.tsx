@@ -1,10 +1,9 @@
+import type { Metadata } from 'next';
 import { LetterThatTells } from '../../../../../../screens/people/notePage';
 import { theLetter, type PersonParams } from '../letter';
 import { thePerson } from '../../person';
 
-export async function generateMetadata(context: PersonParams) {
-  return { title: `A letter about ${(await thePerson(context)).person.name}` };
-}
+export const metadata: Metadata = { title: 'A letter that tells' };
 
 export default async function TellingPage(context: PersonParams) {
   return <LetterThatTells {...await theLetter(context)} />;

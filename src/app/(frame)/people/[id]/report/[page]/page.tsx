@@ -1,3 +1,4 @@
+import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { PrintedScreen } from '../../../../../../screens/scores/reportPage';
 import { readPrinted } from '../../../../../../use-cases/printedPages';
@@ -12,9 +13,7 @@ async function thePage({ params }: Params) {
   return (await readPrinted(await theDesk(), id)).find((p) => p.id === page) ?? notFound();
 }
 
-export async function generateMetadata(context: Params) {
-  return { title: `Page handed out to ${(await thePage(context)).report.person.name}` };
-}
+export const metadata: Metadata = { title: 'A page handed out' };
 
 export default async function PrintedPage(context: Params) {
   const page = await thePage(context);

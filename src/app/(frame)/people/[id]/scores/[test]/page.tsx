@@ -11,7 +11,7 @@ interface Params {
 
 export async function generateMetadata(context: Params) {
   const { test } = await context.params;
-  return { title: `${protocolById(test)?.title ?? 'Test'} of ${(await thePerson(context)).person.name}` };
+  return { title: `${protocolById(test)?.title ?? 'Test'} of a person` };
 }
 
 export default async function ScorePage(context: Params) {
