@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import SQLite from 'better-sqlite3';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { seeded } from '../src/demo/events';
-import { mutate } from './mutate';
+import { mutated } from './mutate';
 import { startServer, temporaryFolder, type Server } from './harness';
 
 const folder = temporaryFolder();
@@ -438,37 +438,11 @@ describe('PUT /api/v1/attempts', () => {
 
 describe('what nobody means to send', () => {
   const seed = Date.now() % 1_000_000;
-  const fall = {
-    kind: 'fall',
-    fellOn: '2026-03-01',
-    hurt: true,
-    lookedAt: true,
-    headStruck: false,
-    unexplained: false,
-  };
-  const stands = { test: 'chair-stand-30s', value: 9, seatHeightCm: 43 };
-  const requests: readonly (readonly [method: string, path: (n: number) => string, body: object])[] = [
-    ['POST', () => '/api/v1/score', { person: woman, testedOn: '2026-03-02', results: [stands] }],
-    ['POST', () => '/api/v1/levels', { person: woman, results: [stands], limiters: [{ kind: 'knee-pain', pain: 4 }] }],
-    ['POST', () => '/api/v1/people', { name: 'Mutt Ante', birthDate: '1950-05-06', normTable: 'female', evenSo: true }],
-    ['PUT', (n) => `/api/v1/entries/mutated-${seed}-${n}`, { personId: 'ada', on: '2026-03-02', content: fall }],
-    [
-      'PUT',
-      (n) => `/api/v1/attempts/mutated-${seed}-${n}`,
-      {
-        ...{ personId: 'ada', test: 'chair-stand-30s', protocolVersion: 1, sittingDate: '2026-03-02', side: null },
-        conditions: { seatHeightCm: 43 },
-        events: [{ seq: 0, kind: 'start', atMs: 0, wallMs: 1, by: 'key' }],
-      },
-    ],
-    ['POST', () => '/api/v1/devices/seat-1/events', { boot: 'b', sentMs: 5, events: [{ n: 0, ms: 5, kind: 'up' }] }],
-  ];
   test('a thousand requests with something wrong in them: each is answered as ours, none breaks the server', async () => {
     const chance = seeded(seed);
     for (let n = 0; n < 1000; n++) {
-      const [method, path, body] = requests[n % requests.length] ?? requests[0] ?? ['POST', () => '/', {}];
-      const sent = JSON.stringify(mutate(body, chance));
-      const { status, headers, body: said } = await send(method, path(n), sent);
+      const { method, path, sent } = mutated(n, seed, chance);
+      const { status, headers, body: said } = await send(method, path, sent);
       expect(status, `seed ${seed}, request ${n}: ${sent.slice(0, 300)}`).toBeLessThan(500);
       expect(said, `seed ${seed}, request ${n}`).not.toBeNull();
       const errors = (said?.['errors'] ?? []) as readonly { message: string }[];

@@ -10,8 +10,40 @@ const nasty: readonly unknown[] = [
   'x'.repeat(20_000),
 ];
 
+const woman = { age: 77, sex: 'female', heightCm: 160, massKg: 64 };
+const fall = { kind: 'fall', fellOn: '2026-03-01', hurt: true, lookedAt: true, headStruck: false, unexplained: false };
+const stands = { test: 'chair-stand-30s', value: 9, seatHeightCm: 43 };
+
+/** Requests that are right, one of each kind that the open interface takes. */
+const right: readonly (readonly [method: string, path: (n: string) => string, body: object])[] = [
+  ['POST', () => '/api/v1/score', { person: woman, testedOn: '2026-03-02', results: [stands] }],
+  ['POST', () => '/api/v1/levels', { person: woman, results: [stands], limiters: [{ kind: 'knee-pain', pain: 4 }] }],
+  ['POST', () => '/api/v1/people', { name: 'Mutt Ante', birthDate: '1950-05-06', normTable: 'female', evenSo: true }],
+  ['PUT', (n) => `/api/v1/entries/mutated-${n}`, { personId: 'ada', on: '2026-03-02', content: fall }],
+  [
+    'PUT',
+    (n) => `/api/v1/attempts/mutated-${n}`,
+    {
+      ...{ personId: 'ada', test: 'chair-stand-30s', protocolVersion: 1, sittingDate: '2026-03-02', side: null },
+      conditions: { seatHeightCm: 43 },
+      events: [{ seq: 0, kind: 'start', atMs: 0, wallMs: 1, by: 'key' }],
+    },
+  ],
+  ['POST', () => '/api/v1/devices/seat-1/events', { boot: 'b', sentMs: 5, events: [{ n: 0, ms: 5, kind: 'up' }] }],
+];
+
+/** The n-th request of a row with something wrong in it. */
+export function mutated(
+  n: number,
+  seed: number,
+  chance: () => number,
+): { readonly method: string; readonly path: string; readonly sent: string } {
+  const [method, path, body] = right[n % right.length] ?? ['POST', () => '/', {}];
+  return { method, path: path(`${seed}-${n}`), sent: JSON.stringify(mutate(body, chance)) };
+}
+
 /** One part of it taken out, doubled, renamed, or something nasty put in its place; deeper down as often as not. */
-export function mutate(value: unknown, chance: () => number): unknown {
+function mutate(value: unknown, chance: () => number): unknown {
   const any = <T>(of: readonly T[]): T => of[Math.floor(chance() * of.length)] as T;
   if (Array.isArray(value) && value.length > 0 && chance() < 0.8) {
     const at = Math.floor(chance() * value.length);

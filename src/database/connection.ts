@@ -131,14 +131,14 @@ export async function inOne<T>(db: Register, deed: (trx: Register) => Promise<T>
   if (db.isTransaction) return deed(db);
   const since = performance.now();
   for (;;) {
-    let begun = false;
+    const state = { begun: false };
     try {
       return await db.transaction().execute((trx) => {
-        begun = true;
+        state.begun = true;
         return deed(trx);
       });
     } catch (error) {
-      if (begun || storageFault(error) !== 'busy' || performance.now() - since > patienceMs) throw error;
+      if (state.begun || storageFault(error) !== 'busy' || performance.now() - since > patienceMs) throw error;
     }
     await sleep(50);
   }

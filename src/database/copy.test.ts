@@ -76,10 +76,10 @@ describe('a copy', () => {
   test('one that was cut off leaves nothing that looks like a copy, and the next is whole', async () => {
     for (let n = 0; n < 40; n++) await add();
     const script = at('copier.mts');
-    const module = JSON.stringify(join(process.cwd(), 'src/database/copy.ts'));
+    const copying = JSON.stringify(join(process.cwd(), 'src/database/copy.ts'));
     writeFileSync(
       script,
-      `import { copyRegister } from ${module}; process.send('on'); for (;;) await copyRegister(${JSON.stringify(file)}, ${JSON.stringify(at('cut.sqlite'))});`,
+      `import { copyRegister } from ${copying}; process.send('on'); for (;;) await copyRegister(${JSON.stringify(file)}, ${JSON.stringify(at('cut.sqlite'))});`,
     );
     const copier = fork(script, { execArgv: ['--import', 'tsx'], cwd: process.cwd() });
     await new Promise((on) => copier.once('message', on));
@@ -101,7 +101,7 @@ describe('a copy', () => {
     const why = (name: string) =>
       copyRegister(at(name), at('copy.sqlite')).then(
         () => 'copied',
-        (error: Error) => error.message,
+        (error: unknown) => String(error),
       );
     expect(await why('rotten.sqlite')).toMatch(/is damaged/);
     expect(await why('text.sqlite')).toMatch(/could not be read/);
@@ -114,7 +114,7 @@ describe('a copy', () => {
     await add();
     const error = await copyRegister(file, '/dev/null/copy.sqlite').then(
       () => null,
-      (e: Error) => e.message,
+      (e: unknown) => String(e),
     );
     expect(error?.split('\n')).toHaveLength(1);
     await copyRegister(file, at('copy.sqlite'));
@@ -167,7 +167,7 @@ describe('every day', () => {
       }),
     );
   });
-  test('kept from day to day there is always one of about each of the last four weeks', async () => {
+  test('kept from day to day there is always one of about each of the last four weeks', () => {
     let there: string[] = [];
     for (let n = 0; n < 100; n++) there = copiesToKeep([...there, addDays(today, n)], addDays(today, n));
     const ages = there

@@ -81,7 +81,7 @@ export const partsOf = (file: string): string[] => [file, `${file}-wal`, `${file
 export function ownerOnly(file: string): void {
   mkdirSync(dirname(file), { recursive: true, mode: 0o700 });
   closeSync(openSync(file, 'a', 0o600));
-  for (const part of partsOf(file).filter((name) => existsSync(name))) {
+  for (const part of partsOf(file).filter((name) => existsSync(/* turbopackIgnore: true */ name))) {
     const { mode, uid } = statSync(part);
     // Somebody else’s file that we may write is theirs to open up or not.
     if ((mode & 0o077) !== 0 && uid === process.getuid?.()) chmodSync(part, 0o600);

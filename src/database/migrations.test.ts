@@ -146,7 +146,7 @@ test('killed before any statement of the way to the newest version it is brought
   await oldRegister(file);
   // What lies on the disk before a statement is what a kill at that moment leaves.
   const left: string[] = [];
-  const prepare = SQLite.prototype.prepare;
+  const { prepare } = SQLite.prototype as { prepare: (this: SQLite.Database, query: string) => SQLite.Statement };
   const watched = vi.spyOn(SQLite.prototype, 'prepare').mockImplementation(function (
     this: SQLite.Database,
     query: string,
@@ -158,7 +158,7 @@ test('killed before any statement of the way to the newest version it is brought
       left.push(copy);
     }
     return prepare.call(this, query);
-  } as typeof prepare);
+  });
   await (await openRegister(file)).destroy();
   watched.mockRestore();
   const whole = contents(file);

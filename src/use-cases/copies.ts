@@ -69,11 +69,7 @@ const oldAfterDays = 7;
  * What is to be said of the copies on Today.
  * @returns the day of the newest one, or `never`; `null` where it is of the last week, or nothing needs a copy
  */
-export async function copyToMiss(
-  desk: Desk,
-  people: number,
-  file: string = registerFile(),
-): Promise<IsoDate | 'never' | null> {
+export async function copyToMiss(desk: Desk, people: number, file: string = registerFile()): Promise<string | null> {
   if (people === 0 || (await isDemo(desk.db))) return null;
   const newest = daysCopied(file).sort().at(-1);
   if (newest === undefined) return 'never';

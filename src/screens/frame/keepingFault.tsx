@@ -31,7 +31,7 @@ export function KeepingFault() {
 /** In words; empty where all is well, or nobody answers. */
 async function askFault(): Promise<string> {
   const answer = await fetch('/api/health', { cache: 'no-store' }).catch(() => null);
-  if (!answer || answer.status < 500) return '';
-  const { detail } = (await answer.json().catch(() => ({}))) as { detail?: unknown };
-  return typeof detail === 'string' ? detail : '';
+  // Read whatever it is: an answer that is left unread keeps its connection, of which a browser has six.
+  const { detail } = ((await answer?.json().catch(() => null)) ?? {}) as { detail?: unknown };
+  return answer && answer.status >= 500 && typeof detail === 'string' ? detail : '';
 }

@@ -3,6 +3,9 @@ import { useEffect, useState } from 'react';
 import type { RegisterLine } from '../../core/view/registerLine';
 import { fetchLines } from './askRegister';
 
+/** A letter that another follows as quickly is not asked about. */
+export const typingMs = 80;
+
 /** Who was found for what is typed. */
 export interface Found {
   /** Those of the last answer; empty while nothing is typed. */
@@ -17,11 +20,16 @@ export function useFound(typed: string, limit: number): Found {
   useEffect(() => {
     if (search === '') return;
     const asking = new AbortController();
-    fetchLines({ search, limit }, asking.signal).then(
-      (answer) => setLast({ for: search, lines: answer?.lines ?? null }),
-      () => undefined,
-    );
-    return () => asking.abort();
+    const timer = setTimeout(() => {
+      fetchLines({ search, limit }, asking.signal).then(
+        (answer) => setLast({ for: search, lines: answer?.lines ?? null }),
+        () => undefined,
+      );
+    }, typingMs);
+    return () => {
+      clearTimeout(timer);
+      asking.abort();
+    };
   }, [limit, search]);
   if (search === '') return { lines: [], state: 'nothing-typed' };
   const state = last.for !== search ? 'asking' : last.lines === null ? 'no-answer' : 'answered';

@@ -5,6 +5,7 @@ import type { Group } from '../../core/shapes/person';
 import type { PeopleDeed } from '../../core/shapes/register';
 import { StillRead } from '../frame/stillRead';
 import { fetchLines } from '../frame/askRegister';
+import { typingMs } from '../frame/useFound';
 import { Button, ButtonLink } from '../touch/button';
 import { RegisterBar, type Done } from './registerBar';
 import { RegisterFind } from './registerFind';
@@ -39,20 +40,31 @@ export function Register({ start, asks, groups, sitting, deed }: Props) {
   const [done, setDone] = useState<Done | null>(null);
   const [round, setRound] = useState(0);
   const asked = useRef(false);
+  const last = useRef(question.search);
   useEffect(() => {
     if (!asked.current) {
       asked.current = true;
       return;
     }
     const asking = new AbortController();
-    fetchLines(question, asking.signal).then(
-      (got) => {
-        setUnreached(got === null);
-        if (got) setAnswer(got);
+    const typed = question.search !== last.current;
+    last.current = question.search;
+    const timer = setTimeout(
+      () => {
+        fetchLines(question, asking.signal).then(
+          (got) => {
+            setUnreached(got === null);
+            if (got) setAnswer(got);
+          },
+          () => undefined,
+        );
       },
-      () => undefined,
+      typed ? typingMs : 0,
     );
-    return () => asking.abort();
+    return () => {
+      clearTimeout(timer);
+      asking.abort();
+    };
   }, [question, round]);
 
   const askMore = () =>

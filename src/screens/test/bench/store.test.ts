@@ -4,7 +4,9 @@ import { expect, test, vi } from 'vitest';
 import type { AttemptEvent } from '../../../core/shapes/attempt';
 import { forgetAttempt, forgetEntry, keepEntry, keepEvent, keptAttempts, keptEntries, keptEvents } from './store';
 
-const real = IDBCursor.prototype.update;
+const { update: real } = IDBCursor.prototype as {
+  update: (this: IDBCursor, value: unknown) => IDBRequest<IDBValidKey>;
+};
 
 test('what a browser kept before the words changed is there with the words of now, in its place', async () => {
   const before = await openDB('ready-stool', 2, {

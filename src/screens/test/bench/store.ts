@@ -243,14 +243,17 @@ async function overwrite<S extends StoreNames<Store>>(
   of: IDBPObjectStore<Store, ArrayLike<StoreNames<Store>>, S, 'readwrite'>,
   which: Store[S]['key'] | IDBKeyRange,
 ): Promise<void> {
-  const keys = [of.keyPath].flat();
+  const keys: readonly string[] = [of.keyPath ?? []].flat();
   for (let at = await of.openCursor(which); at; at = await at.continue()) {
-    const row = Object.entries(at.value).map(([name, value]) => [name, keys.includes(name) ? value : blank(value)]);
+    const row = Object.entries(at.value as object).map(([name, value]): [string, unknown] => [
+      name,
+      keys.includes(name) ? value : blank(value),
+    ]);
     await at.update(Object.fromEntries(row) as Store[S]['value']);
   }
 }
 
-const blank = (value: unknown): string => '-'.repeat((JSON.stringify(value) ?? '').length);
+const blank = (value: unknown): string => '-'.repeat(JSON.stringify(value ?? null).length);
 
 /**
  * Forgets an attempt that the server has, or that never began.

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { LetterThatTells } from '../../../../../../screens/people/notePage';
 import { theLetter, type PersonParams } from '../letter';
-import { thePerson } from '../../person';
+import {} from '../../person';
 
 export const metadata: Metadata = { title: 'A letter that tells' };
 
