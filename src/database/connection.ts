@@ -1,4 +1,3 @@
-import { setTimeout as sleep } from 'node:timers/promises';
 import SQLite from 'better-sqlite3';
 import { CompiledQuery, Kysely, Migrator, sql, SqliteDialect, SqliteDriver, type DatabaseConnection } from 'kysely';
 import { RegisterUnusable, storageFault } from './faults';
@@ -140,7 +139,7 @@ export async function inOne<T>(db: Register, deed: (trx: Register) => Promise<T>
     } catch (error) {
       if (state.begun || storageFault(error) !== 'busy' || performance.now() - since > patienceMs) throw error;
     }
-    await sleep(50);
+    await new Promise((later) => setTimeout(later, 50));
   }
 }
 

@@ -1,4 +1,4 @@
-import { degrees, radians } from '../body/figure';
+import { radians } from '../body/figure';
 import { standingHip } from '../body/segments';
 import { root } from '../math/root';
 import type { Squat } from './setUp';
