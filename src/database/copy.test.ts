@@ -179,6 +179,11 @@ describe('every day', () => {
   test('one a day beside the register, none of the made-up hall; a week without one is told of', async () => {
     await add();
     expect(await copyToMiss(deskOf(db, today), 1, file)).toBe('never');
+    // Something else in the place of the folder breaks no page.
+    writeFileSync(copiesOf(file), '');
+    expect(await copyToMiss(deskOf(db, today), 1, file)).toBe('never');
+    await expect(copyOfTheDay(deskOf(db, today), file)).rejects.toThrow();
+    rmSync(copiesOf(file));
     const made = await copyOfTheDay(deskOf(db, today), file);
     expect(made).toBe(join(copiesOf(file), 'register-2026-03-02.sqlite'));
     expect(people(made ?? '')).toBe(1);

@@ -62,6 +62,16 @@ export async function copyOfTheDay(desk: Desk, file: string = registerFile()): P
   return copy;
 }
 
+/** A folder that cannot be read holds nothing that could be taken back. */
+function newestCopy(file: string): IsoDate | null {
+  try {
+    return daysCopied(file).sort().at(-1) ?? null;
+  } catch (error) {
+    console.error('The copies of the register cannot be read:', error);
+    return null;
+  }
+}
+
 /** A copy that is older than this is told of. */
 const oldAfterDays = 7;
 
@@ -71,7 +81,7 @@ const oldAfterDays = 7;
  */
 export async function copyToMiss(desk: Desk, people: number, file: string = registerFile()): Promise<string | null> {
   if (people === 0 || (await isDemo(desk.db))) return null;
-  const newest = daysCopied(file).sort().at(-1);
-  if (newest === undefined) return 'never';
+  const newest = newestCopy(file);
+  if (newest === null) return 'never';
   return daysBetween(newest, desk.today()) > oldAfterDays ? newest : null;
 }

@@ -47,8 +47,8 @@ interface Kept extends Lines {
 const shared = globalThis as typeof globalThis & { readyStoolLines?: WeakMap<Register, Kept> };
 const keptBy = (shared.readyStoolLines ??= new WeakMap<Register, Kept>());
 
-/** People read in one go: with fifty results each under a twentieth of a second, and between two goes others are answered. */
-const slice = 10;
+/** People read in one go: with fifty results each some forty thousandths of a second, and between two goes others are answered. */
+const slice = 5;
 /** So many are waited for; where more are behind, the answer comes from the lines before, and says so. */
 const waitedFor = 60;
 
