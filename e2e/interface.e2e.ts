@@ -143,6 +143,28 @@ describe('POST /api/v1/score', () => {
   });
 });
 
+describe('POST /api/v1/load', () => {
+  const chair = { task: 'squat', heightM: 1.68, massKg: 70, arms: 'crossed', seatHeightM: 0.45 };
+  test('the first reference case: a chair of 45 cm, knee 0.826 and hip 0.713 N·m per kg', async () => {
+    const { status, body } = await send('POST', '/api/v1/load', chair);
+    expect(status).toBe(200);
+    expect(body).toMatchObject({ status: 'ok', reasons: [], posture: { shankDeg: 30, dorsiflexionSpareDeg: 0 } });
+    const { knee, hip } = body?.['momentNmPerKg'] as { knee: number; hip: number };
+    expect([knee.toFixed(3), hip.toFixed(3)]).toEqual(['0.826', '0.713']);
+    expect(body?.['note']).toMatch(/Not a measurement/);
+  });
+  test('what is wrong is told field by field, with its code and what is allowed', async () => {
+    const both = { ...chair, heightM: 3, loadKg: 4, support: { xFromToeM: 0.2, handHeightM: 0.9, hands: 2 } };
+    const { status, body } = await send('POST', '/api/v1/load', both);
+    expect(status).toBe(422);
+    expect((body as unknown as Problem).errors).toEqual([
+      { path: '/heightM', code: 'E_HEIGHT', message: 'Must be a number from 1.2 to 2.2.' },
+      { path: '/loadAt', code: 'E_LOAD_HANDS_BUSY', message: expect.stringMatching(/shoulders/) as string },
+    ]);
+    expect((await send('POST', '/api/v1/load', [1])).status).toBe(422);
+  });
+});
+
 describe('POST /api/v1/levels', () => {
   test('accepts the whole request and answers for the four ladders', async () => {
     const { status, body } = await send('POST', '/api/v1/levels', {

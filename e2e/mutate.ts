@@ -12,12 +12,14 @@ const nasty: readonly unknown[] = [
 
 const woman = { age: 77, sex: 'female', heightCm: 160, massKg: 64 };
 const fall = { kind: 'fall', fellOn: '2026-03-01', hurt: true, lookedAt: true, headStruck: false, unexplained: false };
+const rail = { fxPct: 3, xFromToeM: 0.25, handHeightM: 0.9, hands: 1 };
 const stands = { test: 'chair-stand-30s', value: 9, seatHeightCm: 43 };
 
 /** Requests that are right, one of each kind that the open interface takes. */
 const right: readonly (readonly [method: string, path: (n: string) => string, body: object])[] = [
   ['POST', () => '/api/v1/score', { person: woman, testedOn: '2026-03-02', results: [stands] }],
   ['POST', () => '/api/v1/levels', { person: woman, results: [stands], limiters: [{ kind: 'knee-pain', pain: 4 }] }],
+  ['POST', () => '/api/v1/load', { task: 'window', heightM: 1.68, massKg: 70, seatHeightM: 0.45, support: rail }],
   ['POST', () => '/api/v1/people', { name: 'Mutt Ante', birthDate: '1950-05-06', normTable: 'female', evenSo: true }],
   ['PUT', (n) => `/api/v1/entries/mutated-${n}`, { personId: 'ada', on: '2026-03-02', content: fall }],
   [

@@ -5,6 +5,8 @@ import { textFault } from './measure';
 export interface FieldError {
   readonly path: string;
   readonly message: string;
+  /** A word for it that programs can tell apart, where there is one. */
+  readonly code?: string;
 }
 
 export type Parsed<T> =

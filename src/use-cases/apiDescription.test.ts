@@ -4,7 +4,9 @@ import { expect, test } from 'vitest';
 import { scoreRequest as scoreSchema, levelsRequest as levelsSchema } from '../schemas/requests';
 import { parse } from '../schemas/parse';
 import { protocols } from '../catalogue/protocols';
-import { apiDescription, levelsExample, scoreExample } from './apiDescription';
+import { squatRules, splitRules, tasks } from '../core/load/check';
+import { apiDescription, levelsExample, loadExample, scoreExample } from './apiDescription';
+import { askSetUp } from './askSetUp';
 import { askLevels, askScore } from './askStateless';
 
 type Schema = { readonly properties?: Record<string, Schema>; readonly items?: Schema };
@@ -44,6 +46,26 @@ test('the examples are answered as they stand', () => {
 
 const bodyOf = (path: string): Schema =>
   description.paths[path]?.['post']?.requestBody?.content['application/json']?.schema ?? {};
+
+test('/api/v1/load: the fields described are those that one of the tasks knows, and no other', () => {
+  const schema = bodyOf('/api/v1/load');
+  const described = Object.keys(schema.properties ?? {}).sort();
+  const known = tasks.flatMap((task) => {
+    // Rules and searches read different fields: each is asked with all of them.
+    const rules = [...squatRules, ...splitRules];
+    return rules.flatMap((rule) => {
+      const answer = askSetUp({ ...Object.fromEntries(described.map((f) => [f, 1e9])), support: {}, task, rule });
+      const unread =
+        answer.kind === 'rejected' ? answer.errors.filter((e) => e.code === 'E_INPUT').map((e) => e.path.slice(1)) : [];
+      return described.filter((field) => !unread.includes(field));
+    });
+  });
+  expect([...new Set(known)].sort()).toEqual(described);
+  expect(askSetUp(loadExample)).toMatchObject({ kind: 'answered', body: { status: 'ok' } });
+  expect(askSetUp({ ...loadExample, shoeSize: 42 })).toMatchObject({
+    errors: [{ path: '/shoeSize', code: 'E_INPUT' }],
+  });
+});
 
 test.each([
   ['/api/v1/score', scoreSchema(protocols), scoreExample],

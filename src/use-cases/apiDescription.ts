@@ -10,6 +10,8 @@ import {
 } from '../core/shapes/facts';
 import { deviceEventKinds, deviceIds } from '../core/shapes/device';
 import { stopReasons } from '../core/shapes/attempt';
+import { squatRules, splitRules, tasks } from '../core/load/check';
+import { armWays, copRefs, loadPlaces, usualLimits } from '../core/load/setUp';
 import { registerFilters, registerSorts } from '../core/shapes/register';
 import { answerColumns, scoreColumns } from '../formats/scoreCsv';
 import { bodyLimits } from '../schemas/requests';
@@ -40,6 +42,37 @@ const parameter = (name: string, place: 'path' | 'query', schema: Json): Json =>
   required: place === 'path',
   schema,
 });
+const number: Json = { type: 'number' };
+const numbers = (...names: readonly string[]): Json => Object.fromEntries(names.map((name) => [name, number]));
+
+/** Every field of every task of the load model. */
+const loadRequest = exactly(
+  {
+    task: oneOf(tasks),
+    ...numbers('heightM', 'massKg', 'loadKg', 'toeFraction', 'seatHeightM', 'hipHeightM', 'heelLiftM'),
+    ...numbers(...Object.keys(usualLimits)),
+    arms: oneOf(armWays),
+    loadAt: oneOf(loadPlaces),
+    copRef: oneOf(copRefs),
+    support: exactly(
+      { ...numbers('fxPct', 'fyPct', 'xFromToeM', 'handHeightM'), hands: { type: 'integer', enum: [1, 2] } },
+      ['xFromToeM', 'handHeightM'],
+    ),
+    rule: oneOf([...squatRules, ...splitRules.filter((rule) => rule !== 'pose')]),
+    ...numbers('trunkPerShank', 'shankDeg', 'kneePastToeM', 'trunkDeg', 'kneeFlexDeg'),
+    ...numbers('kneeLimit', 'hipLimit', 'limit'),
+    joint: oneOf(['knee', 'hip']),
+    ...numbers('stepM', 'rearFootDeg', 'frontShare'),
+    bracePct: { anyOf: [number, { const: 'auto' }] },
+    ...numbers('heelToButtockM', 'hipFlexDeg', 'heelPullPct'),
+    singleLeg: yesNo,
+    otherLeg: oneOf(['straight', 'tucked']),
+  },
+  ['task', 'heightM', 'massKg'],
+);
+/** The first reference case. */
+export const loadExample = { task: 'squat', heightM: 1.68, massKg: 70, arms: 'crossed', seatHeightM: 0.45 };
+
 const problems = (...statuses: readonly number[]): Json =>
   Object.fromEntries(
     [...statuses, 403, 421, 500].map((status) => [
@@ -217,6 +250,15 @@ export function apiDescription(): Json {
         post: {
           summary: 'Levels from facts that are kept nowhere',
           requestBody: { required: true, ...json(levelsRequest, levelsExample) },
+          responses: answers(anything, 400, 413, 415, 422),
+        },
+      },
+      '/api/v1/load': {
+        post: {
+          summary: 'A set-up kept nowhere, to posture, moments per leg and feasibility (docs/load-model.md)',
+          description:
+            'Which fields belong to which task, and from where to where each may go, is told in errors, each with its code. An infeasible posture that was solved has its numbers too: no advice.',
+          requestBody: { required: true, ...json(loadRequest, loadExample) },
           responses: answers(anything, 400, 413, 415, 422),
         },
       },

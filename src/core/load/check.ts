@@ -125,7 +125,7 @@ class Reader {
   /** Whatever nobody asked for. */
   unread(): void {
     for (const name of Object.keys(this.input))
-      if (!this.#read.has(name)) this.note(name, 'E_INPUT', 'There is no such field in this task.');
+      if (!this.#read.has(name) && this.has(name)) this.note(name, 'E_INPUT', 'There is no such field in this task.');
   }
 }
 
@@ -220,13 +220,18 @@ function supportIn(reader: Reader, heightM: number): Support | null {
     fyPct: inside.number('fyPct', 'E_SUPPORT', [0, 100], 0),
     xFromToeM: inside.number('xFromToeM', 'E_SUPPORT', [-1.5 * heightM, heightM], null),
     handHeightM: inside.number('handHeightM', 'E_SUPPORT', [0, 1.3 * heightM], null),
-    hands: inside.number('hands', 'E_SUPPORT', [1, 2], 2) === 1 ? (1 as const) : (2 as const),
+    hands: handsIn(inside),
   };
-  const hands = inside.input['hands'];
-  if (typeof hands === 'number' && hands !== 1 && hands !== 2) inside.note('hands', 'E_SUPPORT', 'Must be 1 or 2.');
   inside.unread();
   reader.faults.push(...inside.faults);
   return support;
+}
+
+function handsIn(inside: Reader): 1 | 2 {
+  const hands = inside.take('hands') ?? 2;
+  if (hands === 1 || hands === 2) return hands;
+  inside.note('hands', 'E_SUPPORT', 'Must be 1 or 2.');
+  return 2;
 }
 
 /** Exactly one of a seat and a hip height, as a hip height. */
@@ -249,7 +254,7 @@ function squat(reader: Reader, seated: boolean): Squat {
   return { ...one, heelLiftM, hipHeightM, ...squatRule(reader, one) };
 }
 
-const squatRules = ['parallel', 'shank', 'knee_past_toe', 'trunk', 'pose', 'hold'] as const;
+export const squatRules = ['parallel', 'shank', 'knee_past_toe', 'trunk', 'pose', 'hold'] as const;
 
 function squatRule(reader: Reader, { heightM }: Carrying): SquatRule {
   const rule = reader.choice('rule', 'E_RULE', squatRules, 'parallel');
@@ -282,6 +287,8 @@ function squatRule(reader: Reader, { heightM }: Carrying): SquatRule {
   }
 }
 
+export const splitRules = ['pose', 'share_by_shank', 'share_by_trunk'] as const;
+
 function split(reader: Reader): Split {
   const one = carrying(reader, usualLimits.trunkLimitDeg);
   if (reader.has('heelLiftM')) {
@@ -298,7 +305,7 @@ function split(reader: Reader): Split {
       brace ?? (reader.has('bracePct') ? reader.number('bracePct', 'E_BRACE', [-30, 30], null) : ('auto' as const)),
   };
   const deg = (name: string) => reader.number(name, 'E_ANGLE', angle, null);
-  const rule = reader.choice('rule', 'E_RULE', ['pose', 'share_by_shank', 'share_by_trunk'], 'pose');
+  const rule = reader.choice('rule', 'E_RULE', splitRules, 'pose');
   if (rule === 'pose') return { ...base, rule, shankDeg: deg('shankDeg'), trunkDeg: deg('trunkDeg') };
   const frontShare = reader.number('frontShare', 'E_SHARE', share, null);
   return rule === 'share_by_shank'

@@ -6,7 +6,7 @@ import { lengthsOf, massShares } from '../body/segments';
 import { solveBridge } from './bridge';
 import { solveHinge } from './hinge';
 import { windowOf } from './search';
-import { gravity, usualLimits, type Bridge, type Carrying, type Hinge, type Split, type Squat } from './setUp';
+import { gravity, usualLimits, type Carrying, type Squat } from './setUp';
 import { solveSplit } from './split';
 import { solveAlone, solveSquat } from './squat';
 import { outOfBalance, standingOn, stoodAt, type Solved } from './standing';
@@ -218,8 +218,7 @@ describe('1, three ways to the same moments', () => {
 
 describe('of one body', () => {
   test('4, at equal trunk lean the hip does not know of seat, shin or where the weight lies', () => {
-    const pose = (shankDeg: number, seatM: number) =>
-      solved(squat({ rule: 'pose', shankDeg, trunkDeg: 40 }, seatM));
+    const pose = (shankDeg: number, seatM: number) => solved(squat({ rule: 'pose', shankDeg, trunkDeg: 40 }, seatM));
     const hips = [pose(10, 0.45), pose(25, 0.45), pose(20, 0.55), pose(5, 0.6)].map((s) => s.momentNm.hip);
     for (const hip of hips) expect(near(hip, hips[0] ?? NaN, 100)).toBe(true);
   });
@@ -288,8 +287,7 @@ describe('of one body', () => {
     }
   });
   test('9, weight to the toes over the same shin: less for the knee, more for hip and ankle', () => {
-    const at = (toeFraction: number) =>
-      solved(squat({ rule: 'shank', shankDeg: 28, toeFraction, limits: ample }, 0.5));
+    const at = (toeFraction: number) => solved(squat({ rule: 'shank', shankDeg: 28, toeFraction, limits: ample }, 0.5));
     for (let n = 3; n < 8; n++) {
       const [heel, toe] = [at(n / 10), at((n + 1) / 10)];
       expect(toe.momentNm.knee).toBeLessThan(heel.momentNm.knee);
