@@ -113,6 +113,7 @@ const screens: [string, () => string][] = [
   ['no norms', () => '/library/norms/thigh-hold'],
   ['sheet of a group', () => '/people/sheet?test=four-stage'],
   ['cupboard', () => '/library/cupboard'],
+  ['a seat to hover over', () => '/library/seat?height=160&shown=46'],
   ['the hall', () => '/hall'],
   ['what waits', () => '/waiting'],
   ['intake of a record that cannot be shown', odile('/intake?look=again')],

@@ -68,6 +68,9 @@ export function LibraryScreen({
             <ButtonLink look="line" href="/library/cupboard" className="mt-3" hotkey="C">
               Change what is there
             </ButtonLink>
+            <ButtonLink look="plain" href="/library/seat" className="mt-3">
+              A seat to hover over
+            </ButtonLink>
           </section>
           <section aria-labelledby="cautions">
             <Heading id="cautions">Cautions</Heading>
