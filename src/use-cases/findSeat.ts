@@ -1,6 +1,6 @@
 import { toKit } from '../core/intake/cupboard';
 import { seatHeights } from '../core/level/seat';
-import { ankleFromWall, chooseSeat, untestedAnkleDeg, type SeatChoice } from '../core/load/seatTable';
+import { ankleFromWall, chooseSeat, hoverFit, untestedAnkleDeg, type SeatChoice } from '../core/load/seatTable';
 import { readLength, unitsOf } from '../core/math/units';
 import type { Place } from '../core/shapes/person';
 import type { LevelRules } from '../core/shapes/ladder';
@@ -32,11 +32,11 @@ export interface SeatFound {
 const roomLeastDeg = 3;
 
 /** The seat of this hall that somebody hovers over with about the effort of the one they rose from; nothing is kept. */
-export function findSeat(
+export async function findSeat(
   place: Place,
   { house }: LevelRules,
   question: Readonly<Record<string, string | undefined>>,
-): SeatFound {
+): Promise<SeatFound> {
   const typed = { height: question['height'] ?? '', shown: question['shown'] ?? '', wall: question['wall'] ?? '' };
   const unit = unitsOf[place.units].length;
   const [heightCm, shownCm, wallCm] = [typed.height, typed.shown, typed.wall].map((words) => readLength(words, unit));
@@ -60,7 +60,13 @@ export function findSeat(
   const ankleDeg = assumed ? untestedAnkleDeg : ankleFromWall(heightCm, wallCm);
   const capCm = Math.max(shownCm, Math.floor(house.seatCap.share * house.seatCap.kneeShareOfHeight * heightCm));
   const kitCm = seatHeights(toKit(place.cupboard)).map((seat) => seat.heightCm);
-  const choice = chooseSeat({ heightCm, shownCm, ankleDeg, kitCm, capCm, arms: 'forward', loadShare: 0, roomLeastDeg });
+  const hover = { heightCm, ankleDeg, arms: 'forward', loadShare: 0 } as const;
+  // Each seat is some hundredths of a second the first time it is asked of; others are answered in between.
+  for (const seatCm of [shownCm, ...kitCm]) {
+    hoverFit({ ...hover, seatCm });
+    await new Promise((others) => setImmediate(others));
+  }
+  const choice = chooseSeat({ ...hover, shownCm, kitCm, capCm, roomLeastDeg });
   return { typed, faults, answer: { ...choice, shownCm, ankleDeg, assumed, capCm } };
 }
 

@@ -101,7 +101,7 @@ function Answer({ answer, units }: { answer: NonNullable<Found['answer']>; units
     <section aria-labelledby="answer" className="mt-2">
       <h2 id="answer" className="border-l-8 border-squat bg-board px-4 py-3 text-xl font-bold">
         {chosen
-          ? `${words(chosen.cm)}: ${effortWords(chosen)}, ${roomWords(chosen.fit.roomDeg)} room`
+          ? `${words(chosen.cm)}: ${effortWords(chosen)}, ${roomWords(chosen.fit.roomDeg)}${chosen.fit.roomDeg > 8 ? ' of' : ''} room`
           : rows.length === 0
             ? 'No chair that stands firm is listed in the cupboard yet.'
             : `No seat in the cupboard does: a pad, a firm wedge of ${words(2)} under both heels or a fixed rail may.`}
@@ -179,5 +179,5 @@ function effortWords({ kneePct, hipPct }: SeatRow): string {
 /** In the words of the trade for degrees of shin. */
 function roomWords(deg: number): string {
   if (deg <= 0) return 'no';
-  return deg < 3 ? 'a little' : deg <= 8 ? 'some' : 'plenty of';
+  return deg < 3 ? 'a little' : deg <= 8 ? 'some' : 'plenty';
 }

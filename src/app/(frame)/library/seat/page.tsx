@@ -14,6 +14,6 @@ interface Params {
 export default async function SeatPage({ searchParams }: Params) {
   const desk = await theDesk();
   const place = await readPlace(desk);
-  const found = findSeat(place, (await readRules(desk)).levels, await searchParams);
+  const found = await findSeat(place, (await readRules(desk)).levels, await searchParams);
   return <SeatFinder found={found} units={place.units} />;
 }
