@@ -22,7 +22,7 @@ export function KeepingFault() {
     [],
   );
   return (
-    <div role="alert" data-frame className="print:hidden">
+    <div aria-live="assertive" data-frame className="print:hidden">
       {fault !== '' && <p className="border-b-4 border-stop bg-board px-7 py-2 font-semibold">{fault}</p>}
     </div>
   );
