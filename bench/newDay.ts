@@ -1,9 +1,12 @@
 // The register on a new day, with people who were tested: tsx bench/newDay.ts FILE. Without a server, on the use cases.
 import { monitorEventLoopDelay } from 'node:perf_hooks';
+import { sql } from 'kysely';
 import { addDays } from '../src/core/math/days';
 import { deskOf, type Desk } from '../src/use-cases/desk';
 import { allLines, askRegister, wholeRegister } from '../src/use-cases/everybody';
 import { erasePerson } from '../src/use-cases/groups';
+import { keepPrinted, pagesMoved, readReport } from '../src/use-cases/printedPages';
+import { readPerson } from '../src/use-cases/readPeople';
 import { openRegister } from '../src/use-cases/openRegister';
 import { changePlace, usualPlace } from '../src/use-cases/places';
 import { noteToday } from '../src/use-cases/saveEntry';
@@ -90,4 +93,21 @@ const { lines } = await ask(on(7));
 const erased: number[] = [];
 for (const { id, name } of lines.slice(0, 5)) erased.push(await timed(() => erasePerson(on(7), id, name)));
 says('erasing somebody over the list', median(erased), later);
+
+// The norm page with five thousand pages that were handed out by other figures, over one with as few as are looked through.
+const reader = await readPerson(on(7), lines[9]?.id ?? '');
+if (!reader) throw new Error('nobody to print for');
+const asked = { reader: 'person', percent: false } as const;
+const { fingerprint } = await readReport(on(7), reader, asked);
+await keepPrinted(on(7), reader.person.id, { ...asked, fingerprint });
+const copyPages = (pages: number) =>
+  sql`INSERT INTO printed_page (id, person_id, printed_at, norms_version, rules_version, fingerprint, content_json)
+    WITH RECURSIVE n (i) AS (SELECT 1 UNION ALL SELECT i + 1 FROM n WHERE i < ${pages})
+    SELECT hex(randomblob(16)), person_id, printed_at, 'of before', rules_version, hex(randomblob(16)), content_json
+    FROM n JOIN (SELECT * FROM printed_page LIMIT 1)`.execute(db);
+await copyPages(100);
+const normPage = () => often(() => pagesMoved(on(7), 'chair-stand-30s'), 7);
+const hundred = await normPage();
+await copyPages(4900);
+says('the norm page with 5,000 pages handed out over one with 100', await normPage(), hundred);
 await db.destroy();

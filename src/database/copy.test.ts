@@ -9,7 +9,7 @@ import {
   truncateSync,
   writeFileSync,
 } from 'node:fs';
-import { fork } from 'node:child_process';
+import { fork, spawnSync } from 'node:child_process';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import SQLite from 'better-sqlite3';
@@ -109,6 +109,29 @@ describe('a copy', () => {
     expect(await why('nothing.sqlite')).toMatch(/not there/);
     expect([existsSync(at('copy.sqlite')), left()]).toEqual([false, []]);
     db = await openRegister(file);
+  });
+  test('where the disk is full there is none, said in one line, and nothing that looks like one is left', async () => {
+    for (let n = 0; n < 40; n++) await add();
+    const copying = JSON.stringify(join(process.cwd(), 'src/database/copy.ts'));
+    writeFileSync(
+      at('copier.mts'),
+      `import { copyRegister } from ${copying}; process.on('SIGXFSZ', () => {});
+       copyRegister(${JSON.stringify(file)}, ${JSON.stringify(at('copy.sqlite'))}).then(() => console.log('copied'), (e) => console.log(e.name + ': ' + e.message));`,
+    );
+    // The shell allows files of 64 blocks: what a full disk does, without filling one.
+    const { stdout, stderr } = spawnSync(
+      'bash',
+      ['-c', `ulimit -f 64; exec "$0" --import tsx "$1"`, process.execPath, at('copier.mts')],
+      {
+        cwd: process.cwd(),
+        // What tsx keeps for the next time would meet the limit too.
+        env: { ...process.env, TSX_DISABLE_CACHE: '1' },
+        encoding: 'utf8',
+      },
+    );
+    expect(stdout + stderr).toMatch(/^RegisterUnusable: No copy was made at .*The register is as it was\.\n$/);
+    expect([existsSync(at('copy.sqlite')), left()]).toEqual([false, []]);
+    expect(people(file)).toBe(40);
   });
   test('where it cannot be written says so in one line, and an earlier copy stays', async () => {
     await add();
