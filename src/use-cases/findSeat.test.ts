@@ -19,6 +19,15 @@ test('stiffer ankles never get a lower seat than the assumed, and tall people wi
   expect(await cm('12')).toBeLessThanOrEqual(await cm('4'));
   expect(await cm('0', '196')).toBe(Infinity);
 });
+test('a knee to wall of one or two is of the unit of the hall, never metres', async () => {
+  const wall = async (typed: string, units: 'metric' | 'us' = 'metric') =>
+    (await ask({ height: '168', shown: units === 'us' ? '18' : '46', wall: typed }, units)).answer;
+  expect(await wall('1')).toMatchObject({ assumed: false });
+  expect((await wall('2'))?.ankleDeg).toBeLessThan((await wall('4,5'))?.ankleDeg ?? 0);
+  expect((await ask({ height: '66', shown: '18', wall: '2' }, 'us')).answer?.ankleDeg).toBeGreaterThan(
+    (await ask({ height: '66', shown: '18', wall: '1' }, 'us')).answer?.ankleDeg ?? Infinity,
+  );
+});
 test('a hall in inches types inches and is told of them; feet and inches are read too', async () => {
   const us = (await ask({ height: '66', shown: '18' }, 'us')).answer;
   expect(us?.shownCm).toBeCloseTo(45.7, 1);

@@ -39,7 +39,9 @@ export async function findSeat(
 ): Promise<SeatFound> {
   const typed = { height: question['height'] ?? '', shown: question['shown'] ?? '', wall: question['wall'] ?? '' };
   const unit = unitsOf[place.units].length;
-  const [heightCm, shownCm, wallCm] = [typed.height, typed.shown, typed.wall].map((words) => readLength(words, unit));
+  // One or two are never metres to a wall, as they would be of a height.
+  const wallTyped = /^[\d.,\s]+$/.test(typed.wall) ? `${typed.wall} ${unit}` : typed.wall;
+  const [heightCm, shownCm, wallCm] = [typed.height, typed.shown, wallTyped].map((words) => readLength(words, unit));
   const within = (cm: number | null | undefined, [from, to]: readonly [number, number]): cm is number =>
     cm !== null && cm !== undefined && cm >= from && cm <= to;
   const asked = typed.height.trim() !== '' || typed.shown.trim() !== '';
