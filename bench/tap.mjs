@@ -27,6 +27,28 @@ export async function tapBench({ browser, url, personIds }) {
   }
 }
 
+/** People added for it, who are ready and sore nowhere: what the demo hall is told of its own may change. */
+export async function readyPeople(url, count, today) {
+  const put = async (method, path, body) => {
+    const headers = { 'content-type': 'application/json' };
+    const answer = await fetch(url + path, { method, headers, body: JSON.stringify(body) });
+    if (!answer.ok) throw new Error(await answer.text());
+    return answer.json();
+  };
+  const no =
+    'disease uncontrolled chest breath faint racing swelling calves tired told operation changed wasting'.split(' ');
+  const answers = { active: true, ...Object.fromEntries(no.map((id) => [id, false])) };
+  const ids = [];
+  for (let n = 0; n < count; n++) {
+    const who = { name: `Bench ${'ABCD'[n]}`, birthDate: `195${n}-05-06`, normTable: 'female', toComplete: [] };
+    const { id } = await put('POST', '/api/v1/people', { ...who, heightCm: 165, massKg: 64, evenSo: true });
+    const content = { kind: 'screening', answers };
+    await put('PUT', `/api/v1/entries/bench-ready-${id}`, { personId: id, on: today, content });
+    ids.push(id);
+  }
+  return ids;
+}
+
 /** From the check of the day to the running lanes of the two-minute step. */
 async function toTheLane(page, url, ids) {
   const people = ids.map((id) => `person=${id}`).join('&');

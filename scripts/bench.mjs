@@ -6,7 +6,7 @@ import { join } from 'node:path';
 import { paintBench } from '../bench/paint.mjs';
 import { registerBench } from '../bench/register.mjs';
 import { scoresBench } from '../bench/scores.mjs';
-import { deviceBench, tapBench } from '../bench/tap.mjs';
+import { deviceBench, readyPeople, tapBench } from '../bench/tap.mjs';
 import { install, node } from './prepare.mjs';
 import { withDemo } from './session.mjs';
 
@@ -18,10 +18,8 @@ const tested = join(folder, 'tested.sqlite');
 node('--import', 'tsx', 'bench/tested.ts', tested, '5000', '50');
 node('--import', 'tsx', 'bench/newDay.ts', tested);
 rmSync(folder, { recursive: true });
-await withDemo(async ({ browser, url, idOf }) => {
-  const four = ['Tomasz Rekkedal', 'Odile Brandvoll', 'Bertil Kvarnholm', 'Agnes Tverrå'];
-  const personIds = [];
-  for (const name of four) personIds.push(await idOf(name));
+await withDemo(async ({ browser, url }) => {
+  const personIds = await readyPeople(url, 4, '2026-03-02');
   await tapBench({ browser, url, personIds });
   await deviceBench({ browser, url, personIds });
   await paintBench({ browser, url });
