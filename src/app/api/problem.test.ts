@@ -1,5 +1,6 @@
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
-import { mostBytes, readJson } from './problem';
+import { storageFaults } from '../../database/faults';
+import { cannotKeep, mostBytes, readJson } from './problem';
 
 beforeEach(() => {
   vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] });
@@ -47,3 +48,15 @@ test.each([
 ])('%s: %d', async (_what, body, status) => {
   expect(await statusOf(readJson(request([body])))).toBe(status);
 });
+
+test.each(storageFaults)(
+  'a file that is %s is told as a problem with what to do, and what was asked beside it',
+  async (fault) => {
+    const answer = cannotKeep(fault, { registerId: 'r1', today: '2026-03-02' });
+    expect(answer.status).toBe({ busy: 503, full: 507, unwritable: 507, damaged: 500 }[fault]);
+    expect(answer.headers.get('content-type')).toBe('application/problem+json');
+    const body = (await answer.json()) as Record<string, string>;
+    expect(body).toMatchObject({ status: answer.status, registerId: 'r1', today: '2026-03-02' });
+    expect(body['detail']).toMatch(/try again|save again|is sent once it can|are sent once it can|npm run restore/);
+  },
+);

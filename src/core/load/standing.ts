@@ -1,4 +1,4 @@
-import { anklePoint, degrees, hipOver, kneeOver, solePoint, type Angles, type Point } from '../body/figure';
+import { anklePoint, degrees, hipOver, kneeOver, less, solePoint, type Angles, type Point } from '../body/figure';
 import { lengthsOf, type Lengths } from '../body/segments';
 import { gravity, type Carrying, type CopRef, type Limits } from './setUp';
 import {
@@ -12,7 +12,6 @@ import {
   type LegMoments,
   type Mass,
 } from './statics';
-import { less } from '../body/figure';
 import { upperOf, type Upper } from './upper';
 
 /** A body that stands on both feet: the same under squat and hinge. */
