@@ -442,3 +442,21 @@ test('left open overnight, the station asks for the check of the new day', async
   expect(faults).toEqual([]);
   await page.close();
 });
+
+test('a register that can keep nothing is told of on every page, in words, and no more once it can again', async () => {
+  const { page } = await watchedPage(hall.browser, hall.server.url);
+  const words = 'The disk of this computer is full';
+  let full = true;
+  await page.setRequestInterception(true);
+  page.on('request', (request) => {
+    const answer = { status: 507, contentType: 'application/problem+json', body: JSON.stringify({ detail: words }) };
+    void (full && request.url().endsWith('/api/health') ? request.respond(answer) : request.continue());
+  });
+  for (const path of ['/people', '/library/seat']) {
+    await page.goto(hall.server.url + path, { waitUntil: 'load' });
+    await says(page, '[aria-live=assertive]', words);
+  }
+  full = false;
+  await page.waitForFunction(() => document.querySelector('[aria-live=assertive]')?.textContent === '');
+  await page.close();
+});
