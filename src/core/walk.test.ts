@@ -38,7 +38,7 @@ test('twelve presses become S5, step by step, as the readme of the core tells it
     ...{ floorSlides: true, sessionsLogged: 4 },
     kit: {
       ...{ chairs: [{ heightCm: 43, arms: false }], padsCm: [3, 5], weightsKg: [1], boxesCm: [] },
-      ...{ raisedSurface: true, rail: true, mat: true },
+      ...{ raisedSurface: true, rail: true, wedge: false, mat: true },
     },
   };
   const answer = assignLevels(levelRules, facts);

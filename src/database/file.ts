@@ -77,8 +77,12 @@ function isDatabase(file: string): boolean {
 /** What lies beside a register while it is open. */
 export const partsOf = (file: string): string[] => [file, `${file}-wal`, `${file}-shm`];
 
+/** What SQLite calls a register that is on no disk. */
+const inMemory = ':memory:';
+
 /** A file that holds notes of health is for its owner only, one that was copied here with wider rights too. */
 export function ownerOnly(file: string): void {
+  if (file === inMemory) return;
   mkdirSync(dirname(file), { recursive: true, mode: 0o700 });
   closeSync(openSync(file, 'a', 0o600));
   for (const part of partsOf(file).filter((name) => existsSync(/* turbopackIgnore: true */ name))) {

@@ -192,6 +192,7 @@ export const kitFields = () =>
     weightsKg: listOf(numberIn(0.1, 50, 'kg'), 50),
     stepsCm: listOf(wholeIn(1, 60, 'cm'), 20),
     rail: yesNo(),
+    wedge: yesNo(),
     mat: yesNo(),
     /** Of earlier senders: one box to lift, its height not known. */
     box: yesNo(),

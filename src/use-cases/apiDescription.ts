@@ -186,7 +186,7 @@ const levelsRequest = exactly(
         padsCm: listOf(between([1, 20], 'integer')),
         weightsKg: listOf(between([0.1, 50])),
         stepsCm: listOf(between([1, 60], 'integer')),
-        ...{ raisedSurface: yesNo, rail: yesNo, mat: yesNo, box: yesNo },
+        ...{ raisedSurface: yesNo, rail: yesNo, wedge: yesNo, mat: yesNo, box: yesNo },
         boxes: listOf(exactly({ heightCm: orNull(between([5, 80], 'integer')), count: between([0, 200], 'integer') })),
       },
       ['chairs'],

@@ -318,6 +318,7 @@ function toKit(kit: LevelsRequest['kit']): Kit {
     weightsKg: (kit?.weightsKg ?? []).filter((w) => w !== undefined),
     raisedSurface: kit?.raisedSurface ?? false,
     rail: kit?.rail ?? false,
+    wedge: kit?.wedge ?? false,
     mat: kit?.mat ?? false,
     boxesCm: kit?.boxes
       ? kit.boxes.flatMap((b) => Array.from({ length: b.count ?? 1 }, () => b.heightCm ?? null))

@@ -1,9 +1,11 @@
 import { toKit } from '../core/intake/cupboard';
+import { cautiousValue } from '../core/level/cautious';
 import { seatHeights } from '../core/level/seat';
-import { ankleFromWall, chooseSeat, hoverFit, untestedAnkleDeg, type SeatChoice } from '../core/load/seatTable';
+import { chooseSeat, type SeatChoice, type SeatQuestion, type SeatRow } from '../core/load/seatChoice';
+import { ankleFromWall, hoverRoomDeg } from '../core/load/seatTable';
 import { readLength, unitsOf } from '../core/math/units';
 import type { Place } from '../core/shapes/person';
-import type { LevelRules } from '../core/shapes/ladder';
+import type { HoverRule, LevelRules } from '../core/shapes/ladder';
 import { bodyLimits } from '../schemas/requests';
 
 /** What is asked of a seat to hover over, as it was typed. */
@@ -18,7 +20,8 @@ export interface SeatFound {
   /** What cannot be read, by field. */
   readonly faults: Partial<Record<keyof SeatTyped, string>>;
   readonly answer:
-    | (SeatChoice & {
+    | (Omit<SeatChoice, 'rows'> & {
+        readonly rows: readonly (SeatRow & { readonly roomDeg: number })[];
         readonly shownCm: number;
         readonly ankleDeg: number;
         /** Nobody tested the ankle. */
@@ -28,13 +31,10 @@ export interface SeatFound {
     | null;
 }
 
-/** From S6 up a seat leaves at least so much room; common practice, no published source. */
-const roomLeastDeg = 3;
-
 /** The seat of this hall that somebody hovers over with about the effort of the one they rose from; nothing is kept. */
 export async function findSeat(
   place: Place,
-  { house }: LevelRules,
+  { house, ladders, measured }: LevelRules,
   question: Readonly<Record<string, string | undefined>>,
 ): Promise<SeatFound> {
   const typed = { height: question['height'] ?? '', shown: question['shown'] ?? '', wall: question['wall'] ?? '' };
@@ -59,17 +59,34 @@ export async function findSeat(
   if (!within(heightCm, bodyLimits.heightCm) || !within(shownCm, bodyLimits.seatCm) || Object.keys(faults).length > 0)
     return { typed, faults, answer: null };
   const assumed = !within(wallCm, wallRangeCm);
-  const ankleDeg = assumed ? untestedAnkleDeg : ankleFromWall(heightCm, wallCm);
-  const capCm = Math.max(shownCm, Math.floor(house.seatCap.share * house.seatCap.kneeShareOfHeight * heightCm));
+  const wall = measured.find((fact) => fact.id === 'kneeToWallCm');
+  const ankleDeg = assumed
+    ? house.hover.untestedAnkleDeg
+    : ankleFromWall(heightCm, wall ? cautiousValue(wall.margin, wallCm, []) : wallCm);
+  const { hover, seatCap } = house;
+  const legsCm = Math.max(shownCm, Math.floor(seatCap.share * seatCap.kneeShareOfHeight * heightCm));
+  const rule = hoverRuleOf(ladders);
+  const seats: SeatQuestion = {
+    ...{ heightCm, ankleDeg, arms: 'forward', loadShare: 0, heelLiftCm: 0, pullPct: 0 },
+    ...{ shownCm, underShownCm: hover.underShownCm, mostEffortPct: hover.mostEffortPct },
+    capCm: rule?.nearTested ? Math.min(legsCm, shownCm + hover.overTestedCm) : legsCm,
+    roomLeastDeg: rule?.roomLeastDeg ?? 0,
+  };
   const kitCm = seatHeights(toKit(place.cupboard)).map((seat) => seat.heightCm);
-  const hover = { heightCm, ankleDeg, arms: 'forward', loadShare: 0 } as const;
   // Each seat is some hundredths of a second the first time it is asked of; others are answered in between.
-  for (const seatCm of [shownCm, ...kitCm]) {
-    hoverFit({ ...hover, seatCm });
+  for (const seatCm of kitCm) {
+    hoverRoomDeg({ ...seats, seatCm });
     await new Promise((others) => setImmediate(others));
   }
-  const choice = chooseSeat({ ...hover, shownCm, kitCm, capCm, roomLeastDeg });
-  return { typed, faults, answer: { ...choice, shownCm, ankleDeg, assumed, capCm } };
+  const choice = chooseSeat(seats, kitCm);
+  const rows = choice.rows.map((row) => ({ ...row, roomDeg: hoverRoomDeg({ ...seats, seatCm: row.cm }) }));
+  return { typed, faults, answer: { ...choice, rows, shownCm, ankleDeg, assumed, capCm: seats.capCm } };
 }
+
+/** The rule of the first rung that leaves room for a bad moment. */
+const hoverRuleOf = (ladders: LevelRules['ladders']): HoverRule | undefined =>
+  ladders
+    .flatMap(({ rungs }) => rungs.flatMap(({ target }) => (target && 'hovers' in target ? [target] : [])))
+    .find((rule) => rule.roomLeastDeg > 0);
 
 const wallRangeCm = [0, 25] as const;

@@ -24,6 +24,10 @@ export const houseRules: HouseRules = {
     { fromClasses: 6, rounds: 3 },
   ],
   load: { shareOfMass: 0.05, mostKg: 4, tap: { stands: 13, fromClasses: 4, kneePainMost: 2 } },
+  hover: {
+    ...{ underShownCm: 3, mostEffortPct: 110, untestedAnkleDeg: 28, untoldHeightCm: 180 },
+    ...{ wedgeCm: 2, railPullPct: 10, overTestedCm: 5, raisedOverTestedCm: 10 },
+  },
   seatCap: { share: 1.2, kneeShareOfHeight: 0.285 },
   holds: { leastS: 5, mostS: 15, share: 0.5, times: 3 },
   source: sources.practice,

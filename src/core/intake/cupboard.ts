@@ -30,6 +30,7 @@ export function toKit(cupboard: Cupboard): Kit {
     weightsKg: cupboard.weightsKg,
     raisedSurface: cupboard.raisedSurface,
     rail: cupboard.bars > 0 || cupboard.straps > 0,
+    wedge: cupboard.wedges > 0,
     mat: cupboard.mats > 0,
     boxesCm: cupboard.boxes.flatMap(({ heightCm, count }) => Array.from({ length: count }, () => heightCm)),
   };

@@ -6,6 +6,7 @@ import type { Blocker, Caution, ClosedLadder, Dial, Level, LevelsAnswer, Reason 
 import { hardest, limiterBlock, type Block } from './blocks';
 import { printLevelCode } from './code';
 import { halved, startingDose } from './dose';
+import { aidWords } from './hover';
 import { limitersInForce, type LimiterInForce } from '../intake/inForce';
 import { askFirstKindOf, changesOf, closing, readinessOf } from './limits';
 import { checkNeed, readAll, type Carried, type NeedAnswer, type PlainNeed, type Readings } from './needs';
@@ -42,6 +43,7 @@ interface Judged {
   readonly person: readonly NeedAnswer[];
   /** Verdicts on what the hall has for this rung. */
   readonly place: readonly NeedAnswer[];
+  readonly target: TargetAnswer;
   /** All that keeps it closed, each fact once. */
   readonly blocks: readonly Block[];
 }
@@ -173,7 +175,7 @@ function levelFrom(ladder: Ladder, given: Judged, judged: readonly Judged[], one
     wishCm: target.wishCm,
     firmStepCm: target.firmStepCm,
     form,
-    doneSo: doneSo(pattern, rung, one),
+    doneSo: [...doneSo(pattern, rung, one), ...(target.aid === 'wedge' ? [aidWords(one.rules.house.hover).wedge] : [])],
     sides: sidesOn(pattern, rung, one),
     dial,
     loadKg: load.kg,
@@ -212,14 +214,22 @@ interface Dialled {
 }
 
 function asItIs(ladder: Ladder, judged: Judged, one: Case): Dialled {
-  const { rung, support } = judged;
+  const { rung, support, target } = judged;
   const caps = { holdS: holdCapS(one), reps: repsCap(ladder.pattern, one) };
   return {
-    hands: handsByWord(ladder.pattern, rung, support, one),
-    target: targetFor(ladder.pattern, rung, one),
+    hands: handsOnRail(handsByWord(ladder.pattern, rung, support, one), target, one),
+    target,
     dose: startingDose(ladder, rung, one.rules, one.readings, one.facts, caps),
     dial: null,
   };
+}
+
+/** Where only a pull on a fixed rail holds somebody over the seat, both hands are on it. */
+function handsOnRail(hands: SupportAnswer, { aid }: TargetAnswer, { rules: { house } }: Case): SupportAnswer {
+  if (aid !== 'rail' || hands.support === 'closed') return hands;
+  const words = aidWords(house.hover).rail;
+  const reason = { fact: 'support', text: `hands: ${words}, for stiff ankles`, source: house.source.cite };
+  return { ...hands, support: leastFree, words, reasons: [...hands.reasons, reason] };
 }
 
 /** On a rung that was set by hand the hands are no freer than was said with it. */
@@ -352,12 +362,20 @@ function judge(pattern: Pattern, upTo: readonly Rung[], one: Case, checks: Check
       : [],
   );
   const closed = checks.hands(rung, leastFree, rung);
+  const target = targetFor(pattern, rung, one);
   return {
     rung,
     support: supportFor(rung, rung.rung, hands),
     person,
     place,
-    blocks: hardest([...closing(inForce, pattern, rung.rung).map(limiterBlock), ...failed, ...freer, ...closed]),
+    target,
+    blocks: hardest([
+      ...closing(inForce, pattern, rung.rung).map(limiterBlock),
+      ...failed,
+      ...freer,
+      ...closed,
+      ...target.blocks,
+    ]),
   };
 }
 

@@ -17,6 +17,8 @@ export interface Reading {
   readonly on: IsoDate | null;
   /** Of the newest count, however old it is. */
   readonly seatHeightCm: number | null;
+  /** What the newest said, read down, however old it is and whatever came since; of two sides the weaker. */
+  readonly once?: number;
   /** A second count of another day that says the same: rises with hands beside rises without. */
   readonly beside?: Reading;
   /** Of a test done on both sides: the one that showed less; nothing where they are alike. */
@@ -47,7 +49,8 @@ export function readFact(fact: MeasuredFact, facts: Facts, house: HouseRules): R
     ),
   );
   const states = sides.map((s) => s.state);
-  if (states.includes('untested')) return untested;
+  const onces = sides.flatMap((s) => s.once ?? []);
+  if (states.includes('untested')) return onces.length === 0 ? untested : { ...untested, once: Math.min(...onces) };
   const least = sides.reduce((a, b) => (b.cautious < a.cautious ? b : a));
   const weaker = sides.every((s) => s.cautious === least.cautious) ? undefined : both[sides.indexOf(least)];
   const oldest = (['half-year', 'old'] as const).find((state) => states.includes(state));
@@ -86,10 +89,11 @@ function readOne(
   if (!found) return untested;
   const age = daysBetween(newest, facts.testedOn);
   const seatHeightCm = found.result.seatHeightCm ?? null;
-  if (age > house.untestedAfterDays || upsetSince(facts, newest)) return { ...untested, seatHeightCm };
+  const once = cautiousValue(fact.margin, found.measured, found.result.trials ?? []);
+  if (age > house.untestedAfterDays || upsetSince(facts, newest)) return { ...untested, seatHeightCm, once };
   return {
     state: age > house.halfYearAfterDays ? 'half-year' : age > house.oldAfterDays ? 'old' : 'fresh',
-    cautious: cautiousValue(fact.margin, found.measured, found.result.trials ?? []),
+    ...{ cautious: once, once },
     measured: found.measured,
     on: newest,
     seatHeightCm,

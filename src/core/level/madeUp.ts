@@ -10,6 +10,7 @@ export const madeUpKit = {
   weightsKg: [1, 2],
   raisedSurface: true,
   rail: true,
+  wedge: false,
   mat: true,
   boxesCm: [null],
 };

@@ -194,10 +194,13 @@ function reasonText(fact: MeasuredFact, reading: Reading, need: Asked): string {
       ? `, from ${String(reading.on)}: due to be tested again`
       : '';
   if (fact.reads === 'managed') return `${fact.title}: yes${old}`;
-  const room = cautious === measured ? '' : ` (${cautious} with room for a bad day)`;
-  const asked = 'under' in need ? `under ${need.under}` : need.atLeast;
+  const room = cautious === measured ? '' : ` (${figure(fact, cautious)} with room for a bad day)`;
+  const asked = 'under' in need ? `under ${figure(fact, need.under)}` : figure(fact, need.atLeast);
   return `${fact.title}: ${measured === null ? 'nothing' : amount(measured, fact.unit)}${room}, ${asked} asked${old}`;
 }
+
+/** A second figure of a sentence: a length says its unit each time, as a hall in inches reads each as a length. */
+const figure = ({ unit }: MeasuredFact, value: number): string => (unit === 'cm' ? amount(value, unit) : String(value));
 
 /** @param onlyOld enough was shown, but too long ago to open anything */
 function measuredBlock(fact: MeasuredFact, reading: Reading, asked: Asked, onlyOld: boolean): Block {
@@ -228,7 +231,7 @@ function measuredBlock(fact: MeasuredFact, reading: Reading, asked: Asked, onlyO
   return {
     ...numbers,
     ...have,
-    tag: `${fact.short} ${tag}, now ${String(reading.measured)}`,
+    tag: `${fact.short} ${tag}, now ${reading.measured === null ? 'nothing' : figure(fact, reading.measured)}`,
     text: `${fact.title}: ${reading.measured === null ? 'nothing' : amount(reading.measured, fact.unit)}; opens with ${wanted}`,
   };
 }
@@ -242,5 +245,5 @@ function wantedWords(fact: MeasuredFact, asked: Asked, measuredNeeded: number): 
       tag: `${amount(measuredNeeded, fact.unit)} or less`,
     };
   const counted = measuredNeeded === asked.atLeast ? '' : ' counted';
-  return { wanted: `${amount(measuredNeeded, fact.unit)}${counted}`, tag: String(measuredNeeded) };
+  return { wanted: `${amount(measuredNeeded, fact.unit)}${counted}`, tag: figure(fact, measuredNeeded) };
 }

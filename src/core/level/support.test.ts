@@ -28,7 +28,16 @@ const facts = (stage: number | null, legS: number | null, more: Partial<Facts> =
   ],
   floorSlides: true,
   sessionsLogged: 5,
-  kit: { chairs: [], padsCm: [], weightsKg: [], raisedSurface: false, rail: true, mat: true, boxesCm: [null] },
+  kit: {
+    chairs: [],
+    padsCm: [],
+    weightsKg: [],
+    raisedSurface: false,
+    rail: true,
+    wedge: false,
+    mat: true,
+    boxesCm: [null],
+  },
   ...more,
 });
 const supportOf = (f: Facts) =>

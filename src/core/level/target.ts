@@ -1,7 +1,9 @@
 import { roundTo } from '../math/round';
 import type { Facts, Pattern } from '../shapes/facts';
-import type { LevelRules, LiftRule, Rung, SeatRule } from '../shapes/ladder';
+import type { HoverRule, LevelRules, LiftRule, Rung, SeatRule } from '../shapes/ladder';
 import type { Reason } from './answer';
+import type { Block } from './blocks';
+import { hoverReasons, hoverSeat, type HoverAid, type HoverCase } from './hover';
 import type { LimiterInForce } from '../intake/inForce';
 import { changesOf } from './limits';
 import type { Readings } from './needs';
@@ -15,7 +17,11 @@ export interface TargetAnswer {
   /** Goes under the feet where the kit only makes a higher seat than the legs are long for; 0 for none. */
   readonly firmStepCm: number;
   readonly missing: string | null;
+  /** What helps over a seat that the ankles alone do not let them hover over. */
+  readonly aid: HoverAid;
   readonly reasons: readonly Reason[];
+  /** What keeps the rung closed, where no seat does. */
+  readonly blocks: readonly Block[];
 }
 
 /** What bears on the height of a rung. */
@@ -26,13 +32,17 @@ export interface TargetCase {
   readonly inForce: readonly LimiterInForce[];
 }
 
-const none: TargetAnswer = { targetCm: null, from: null, wishCm: null, firmStepCm: 0, missing: null, reasons: [] };
+const none: TargetAnswer = {
+  ...{ targetCm: null, from: null, wishCm: null, firmStepCm: 0, missing: null, aid: 'none' },
+  ...{ reasons: [], blocks: [] },
+};
 
 /**
  * How high the seat or the thing to touch stands, or what is lifted.
  *
- * A seat goes by the seat that was shown; the wish is the largest of the rung's own rule and what pain asks for, at most
- * what the legs are long for; then the lowest height at or above it that the kit makes.
+ * A seat goes by the seat that was shown, and where somebody hovers over it by the load model; the wish is the largest of
+ * the rung's own rule and what pain asks for, at most what the legs are long for; then the lowest height at or above it that
+ * the kit makes.
  */
 export function targetFor(pattern: Pattern, rung: Rung, one: TargetCase): TargetAnswer {
   if (!rung.target) return none;
@@ -59,25 +69,32 @@ function liftFor({ lifts }: LiftRule, { rules, facts, inForce }: TargetCase): Ta
   return { ...none, targetCm: wishCm === 0 ? null : wishCm, wishCm, reasons };
 }
 
-function seatFor(pattern: Pattern, rung: Rung, rule: SeatRule, one: TargetCase): TargetAnswer {
-  const { rules, facts, readings, inForce } = one;
-  const seats = seatsShown(one, rung);
-  const start = rule.from === 'shown-seat' ? seats.shownCm : seats.testedCm;
-  const { more } = rule;
-  const raise = more && (readings.get(more.fact)?.reading.cautious ?? 0) < more.under ? more.raiseCm : rule.raiseCm;
+function seatFor(pattern: Pattern, rung: Rung, rule: SeatRule | HoverRule, one: TargetCase): TargetAnswer {
+  const { rules, facts, inForce } = one;
+  const { house } = rules;
+  const source = house.source.cite;
+  const { testedCm, shownCm } = seatsShown(one, rung);
   const here = ({ change }: { change: { pattern: Pattern; rungs: readonly [number, number] } }) =>
     change.pattern === pattern && change.rungs[0] <= rung.rung && rung.rung <= change.rungs[1];
   const pains = changesOf(inForce, 'seat-up').filter(here);
   const added = changesOf(inForce, 'seat-add').filter(here);
   const addCm = Math.max(0, ...added.map(({ change }) => change.cm));
-  const source = rules.house.source.cite;
-  const own = start + raise + addCm;
-  const asked = roundTo(Math.max(own, ...pains.map(({ change }) => seats.testedCm + change.cm)), 1);
-  const most = Math.max(seats.testedCm, highestSeat(facts, rules));
-  const wishCm = Math.min(asked, most);
-  const seatWords = rule.from === 'shown-seat' ? `lowest seat shown ${start} cm` : `seat tested on ${start} cm`;
-  const reasons = [
-    { fact: 'target', text: raise > 0 ? `${seatWords}, ${raise} cm more to start with` : seatWords, source },
+  const legsCm = Math.max(testedCm, highestSeat(facts, rules));
+  const near = 'hovers' in rule && rule.nearTested;
+  const mostCm = near ? Math.min(legsCm, testedCm + house.hover.raisedOverTestedCm) : legsCm;
+  /** What limiters make of the own wish; what one adds is added to no less than the seat shown. */
+  const askedFor = (own: number): number =>
+    roundTo(
+      Math.max(addCm > 0 ? Math.max(own, shownCm) + addCm : own, ...pains.map(({ change }) => testedCm + change.cm)),
+      1,
+    );
+  const raised = (own: number): number => Math.min(askedFor(own), mostCm);
+  const capCm = near ? Math.min(legsCm, testedCm + house.hover.overTestedCm) : legsCm;
+  const hover: HoverCase = { ...one, shownCm, capCm, raised };
+  const own = 'hovers' in rule ? hoverSeat(rule, hover) : ownSeat(rule, one, { testedCm, shownCm });
+  if ('blocks' in own) return { ...none, blocks: own.blocks };
+  const wishCm = raised(own.lowestCm);
+  const limits = [
     ...pains.map(({ row, change }) => ({
       fact: row.kind,
       text: `${row.title}: at least ${change.cm} cm over the seat tested on`,
@@ -88,16 +105,46 @@ function seatFor(pattern: Pattern, rung: Rung, rule: SeatRule, one: TargetCase):
       text: `${row.title}: ${change.cm} cm higher`,
       source,
     })),
-    ...(wishCm < asked
-      ? [{ fact: 'target', text: `at most ${wishCm} cm: a fifth over the height of the kneecap`, source }]
+    ...(wishCm < askedFor(own.lowestCm)
+      ? [
+          {
+            fact: 'target',
+            text:
+              mostCm < legsCm
+                ? `at most ${wishCm} cm: ${house.hover.raisedOverTestedCm} cm over the seat tested on`
+                : `at most ${wishCm} cm: a fifth over the height of the kneecap`,
+            source,
+          },
+        ]
       : []),
   ];
   const plain = seatAtLeast(facts.kit, wishCm);
   const answer = (rung.withWalker !== undefined && walksWithWalker(facts) && armedSeat(facts, plain)) || plain;
-  if (answer.kind === 'missing')
-    return { targetCm: wishCm, from: null, wishCm, firmStepCm: 0, missing: answer.missing, reasons };
+  const reasonsAt = (cm: number): Reason[] =>
+    'hovers' in rule && 'aid' in own ? hoverReasons(rule, hover, own, cm) : 'reason' in own ? [own.reason] : [];
+  const aid = 'aid' in own ? own.aid : 'none';
+  if (answer.kind === 'missing') {
+    const reasons = [...reasonsAt(wishCm), ...limits];
+    return { ...none, targetCm: wishCm, wishCm, missing: answer.missing, aid, reasons };
+  }
   const { heightCm, from } = answer.seat;
-  return { targetCm: heightCm, from, wishCm, firmStepCm: Math.max(0, heightCm - most), missing: null, reasons };
+  const firmStepCm = Math.max(0, heightCm - mostCm);
+  const reasons = [...reasonsAt(heightCm - firmStepCm), ...limits];
+  return { ...none, targetCm: heightCm, from, wishCm, firmStepCm, aid, reasons };
+}
+
+/** The wish of a rung that goes by a seat that was shown. */
+function ownSeat(
+  rule: SeatRule,
+  { rules, readings }: TargetCase,
+  { testedCm, shownCm }: { testedCm: number; shownCm: number },
+): { readonly lowestCm: number; readonly reason: Reason } {
+  const start = rule.from === 'shown-seat' ? shownCm : testedCm;
+  const { more } = rule;
+  const raiseCm = more && (readings.get(more.fact)?.reading.cautious ?? 0) < more.under ? more.raiseCm : rule.raiseCm;
+  const seatWords = rule.from === 'shown-seat' ? `lowest seat shown ${start} cm` : `seat tested on ${start} cm`;
+  const text = raiseCm > 0 ? `${seatWords}, ${raiseCm} cm more to start with` : seatWords;
+  return { lowestCm: start + raiseCm, reason: { fact: 'target', text, source: rules.house.source.cite } };
 }
 
 export const walksWithWalker = ({ aidIndoors, walkingAid }: Facts): boolean => aidIndoors && walkingAid === 'walker';

@@ -1,13 +1,10 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { askLoad, type LoadAnswer } from './ask';
-import { ankleFromWall, chooseSeat, hoverFit, mostEffortPct, type SeatQuestion } from './seatTable';
+import { ankleFromWall, hoverFit, hoverRoomDeg, wallFromAnkle, type Hover } from './seatTable';
 
-const kitCm = [40, 43, 46, 48, 51, 53, 56];
-const question = (more: Partial<SeatQuestion> = {}): SeatQuestion => ({
-  ...{ heightCm: 168, ankleDeg: 30, arms: 'forward', loadShare: 0, shownCm: 46, kitCm, capCm: 60, roomLeastDeg: 3 },
-  ...more,
-});
+/** Arms forward, nothing carried, no wedge, no rail. */
+const plain = { arms: 'forward', loadShare: 0, heelLiftCm: 0, pullPct: 0 } as const;
 
 const momentOf = (answer: LoadAnswer, joint: 'knee' | 'hip'): number =>
   'momentNmPerKg' in answer ? answer.momentNmPerKg[joint] : NaN;
@@ -20,7 +17,8 @@ test('the table says what the model says of a body of any size: angles and ratio
       fc.integer({ min: 40, max: 80 }),
       (heightCm, seat, ankle) => {
         const [seatShare, ankleDeg] = [seat / 1000, ankle / 2];
-        const fit = hoverFit({ seatCm: seatShare * heightCm, heightCm, ankleDeg, arms: 'forward', loadShare: 0 });
+        const hover: Hover = { seatCm: seatShare * heightCm, heightCm, ankleDeg, ...plain };
+        const fit = hoverFit(hover);
         const heightM = heightCm / 100;
         const answer = askLoad({
           task: 'squat',
@@ -45,7 +43,7 @@ test('the table says what the model says of a body of any size: angles and ratio
           dfLimitDeg: ankleDeg,
         });
         const room = window.kind === 'answered' && 'roomDeg' in window.answer ? window.answer.roomDeg : 0;
-        expect(Math.abs(fit.roomDeg - room)).toBeLessThan(1e-6);
+        expect(Math.abs(hoverRoomDeg(hover) - room)).toBeLessThan(1e-6);
       },
     ),
     { numRuns: 25 },
@@ -53,55 +51,10 @@ test('the table says what the model says of a body of any size: angles and ratio
 });
 
 test('between two steps of the table the harder one answers', () => {
-  const at = (more: object) =>
-    hoverFit({ seatCm: 46, heightCm: 170, ankleDeg: 25, arms: 'forward', loadShare: 0, ...more });
+  const at = (more: object) => hoverFit({ seatCm: 46, heightCm: 170, ankleDeg: 25, ...plain, ...more });
   expect(at({ seatCm: 46.0 })).toEqual(at({ seatCm: 45.9 }));
   expect(at({ ankleDeg: 25.49 })).toBe(at({ ankleDeg: 25 }));
   expect(at({ arms: 'chest', loadShare: 0.041 })).toBe(at({ arms: 'chest', loadShare: 0.045 }));
-});
-
-test('the lowest seat of the kit that leaves room and asks about as much as the one shown', () => {
-  const { rows, chosenCm, compared } = chooseSeat(question());
-  expect([chosenCm, compared]).toEqual([43, true]);
-  const row = (cm: number) => rows.find((r) => r.cm === cm);
-  expect(row(40)?.whyNot).toBe('far-under-shown');
-  expect(row(46)).toMatchObject({ whyNot: null });
-  expect([row(46)?.kneePct, row(46)?.hipPct].map((pct) => Math.round(1e6 * (pct ?? NaN)) / 1e6)).toEqual([100, 100]);
-  expect(row(43)?.kneePct).toBeLessThanOrEqual(mostEffortPct);
-  expect(chooseSeat(question({ capCm: 42 })).chosenCm).toBeNull();
-  expect(chooseSeat(question({ kitCm: [] })).chosenCm).toBeNull();
-});
-
-test('stiff ankles of somebody tall: the seat shown itself has no posture, and the lowest that has one counts', () => {
-  const choice = chooseSeat(question({ heightCm: 188, ankleDeg: 18, shownCm: 43 }));
-  expect(choice.compared).toBe(false);
-  expect(choice.chosenCm === null || choice.chosenCm > 46).toBe(true);
-});
-
-test('a stiffer ankle, a longer body, a heavier weight and more room asked are never given a lower seat', () => {
-  const or = (cm: number | null) => cm ?? Infinity;
-  const any = fc.record({
-    heightCm: fc.integer({ min: 148, max: 192 }),
-    ankleDeg: fc.integer({ min: 12, max: 40 }),
-    shownCm: fc.constantFrom(40, 43, 46, 48, 51),
-    roomLeastDeg: fc.constantFrom(0, 3),
-  });
-  fc.assert(
-    fc.property(any, fc.integer({ min: 1, max: 8 }), (given, by) => {
-      const at = (more: Partial<SeatQuestion>) => or(chooseSeat(question({ ...given, ...more })).chosenCm);
-      const base = at({});
-      expect(at({ ankleDeg: given.ankleDeg - by })).toBeGreaterThanOrEqual(base);
-      expect(at({ roomLeastDeg: given.roomLeastDeg + by })).toBeGreaterThanOrEqual(base);
-      expect(at({ shownCm: given.shownCm + by })).toBeGreaterThanOrEqual(base);
-    }),
-    { numRuns: 20 },
-  );
-});
-
-test('same question, same answer, byte for byte, whatever was asked before', () => {
-  const first = JSON.stringify(chooseSeat(question({ heightCm: 159, ankleDeg: 23 })));
-  for (let cm = 150; cm < 170; cm++) chooseSeat(question({ heightCm: cm }));
-  expect(JSON.stringify(chooseSeat(question({ heightCm: 159, ankleDeg: 23 })))).toBe(first);
 });
 
 test('an ankle by knee to wall: 10 cm of somebody of 168 cm are 37 degrees (by hand: asin(0.24652 / 0.41328))', () => {
@@ -110,4 +63,35 @@ test('an ankle by knee to wall: 10 cm of somebody of 168 cm are 37 degrees (by h
     9,
   );
   expect(Math.round(ankleFromWall(168, 10))).toBe(37);
+});
+
+test('the way back from degrees to the wall', () => {
+  for (const deg of [5, 17, 28, 40]) expect(ankleFromWall(171, wallFromAnkle(171, deg))).toBeCloseTo(deg, 9);
+});
+
+test('a firm wedge under both heels gives a stiff ankle the room of some ten centimetres of seat; a pull on a rail a posture', () => {
+  const stiff = { heightCm: 170, ankleDeg: 17, ...plain };
+  const lowestOk = (more: Partial<Hover>) =>
+    Array.from({ length: 40 }, (_, i) => 30 + i).find((seatCm) => hoverRoomDeg({ ...stiff, ...more, seatCm }) >= 3) ??
+    Infinity;
+  expect(lowestOk({}) - lowestOk({ heelLiftCm: 2 })).toBeGreaterThanOrEqual(8);
+  expect(lowestOk({}) - lowestOk({ heelLiftCm: 2 })).toBeLessThanOrEqual(13);
+  expect(hoverFit({ ...stiff, seatCm: 43 }).reasons).not.toEqual([]);
+  expect(hoverFit({ ...stiff, seatCm: 43, pullPct: 10 }).reasons).toEqual([]);
+});
+
+test('from any seat on that can be hovered over every higher one can, with no more of knee and hip', () => {
+  for (const arms of ['forward', 'chest'] as const)
+    for (let ankleDeg = 8; ankleDeg <= 44; ankleDeg += 4) {
+      let under: ReturnType<typeof hoverFit> | null = null;
+      for (let seatCm = 36; seatCm <= 70; seatCm++) {
+        const fit = hoverFit({ ...plain, arms, heightCm: 170, ankleDeg, seatCm });
+        if (under?.reasons.length === 0) {
+          expect(fit.reasons).toEqual([]);
+          expect(fit.knee).toBeLessThanOrEqual((under.knee ?? 0) + 1e-9);
+          expect(fit.hip).toBeLessThanOrEqual((under.hip ?? 0) + 1e-9);
+        }
+        under = fit;
+      }
+    }
 });

@@ -6,7 +6,7 @@ const narrow = 1e-13;
 const most = 200;
 
 /**
- * The first root of a function upward from one end: looked for in twenty equal steps, then halved. @param f continuous
+ * The first root of a function upward from one end: looked for in twenty equal steps, then closed in on. @param f continuous
  * between the two ends
  */
 export function root(f: (x: number) => number, from: number, to: number): Root {
@@ -15,23 +15,43 @@ export function root(f: (x: number) => number, from: number, to: number): Root {
   for (let step = 1; step <= steps; step++) {
     const high = from + ((to - from) * step) / steps;
     const atHigh = f(high);
-    if (atLow * atHigh <= 0) return { at: halved(f, low, high, atLow) };
+    if (atLow * atHigh <= 0) return { at: between(f, low, high, atLow, atHigh) };
     if (Math.abs(atHigh) < Math.abs(near)) near = atHigh;
     [low, atLow] = [high, atHigh];
   }
   return { near };
 }
 
-function halved(f: (x: number) => number, from: number, to: number, atFrom: number): number {
-  let [low, high, atLow] = [from, to, atFrom];
-  for (let n = 0; n < most && high - low > narrow; n++) {
-    const middle = (low + high) / 2;
-    const value = f(middle);
-    if (atLow * value <= 0) high = middle;
-    else [low, atLow] = [middle, value];
+/**
+ * Regula falsi with the Illinois step: the end that stays weighs half of it, so that both ends move. Where that does not
+ * halve the stretch in three steps, it is halved.
+ */
+function between(f: (x: number) => number, from: number, to: number, atFrom: number, atTo: number): number {
+  let [a, b, fa, fb] = [from, to, atFrom, atTo];
+  let kept: 'a' | 'b' | null = null;
+  let wide = b - a;
+  for (let n = 0; n < most && b - a > narrow; n++) {
+    if (fa === 0) return a;
+    if (fb === 0) return b;
+    const slow = n % 3 === 2 && b - a > wide / 2;
+    if (n % 3 === 2) wide = b - a;
+    const x = slow ? (a + b) / 2 : inside((a * fb - b * fa) / (fb - fa), a, b);
+    const fx = f(x);
+    if (fa * fx <= 0) {
+      [b, fb] = [x, fx];
+      if (kept === 'a') fa /= 2;
+      kept = 'a';
+    } else {
+      [a, fa] = [x, fx];
+      if (kept === 'b') fb /= 2;
+      kept = 'b';
+    }
   }
-  return (low + high) / 2;
+  return (a + b) / 2;
 }
+
+/** Never on an end, where rounding would have the stretch stand still. */
+const inside = (x: number, a: number, b: number): number => Math.min(b - narrow / 3, Math.max(a + narrow / 3, x));
 
 /**
  * The end of a stretch on which something holds, by halving. @param holds true at `from`, and from there on up to one

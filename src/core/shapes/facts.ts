@@ -113,6 +113,8 @@ export interface Kit {
   readonly weightsKg: readonly number[];
   readonly raisedSurface: boolean;
   readonly rail: boolean;
+  /** A firm wedge for both heels. */
+  readonly wedge: boolean;
   readonly mat: boolean;
   /** Heights of the tops of firm boxes, one each; `null` where it was not measured. */
   readonly boxesCm: readonly (number | null)[];

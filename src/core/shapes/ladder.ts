@@ -37,10 +37,22 @@ export type Need = { readonly kind: 'person' | 'place'; readonly why: string; re
 );
 
 /**
- * Where the seat or target stands: the seat tested on, or the lowest seat shown, and how much above it to start; or how
- * high what is lifted stands, highest first.
+ * Where the seat or target stands: the seat tested on, or the lowest seat shown, and how much above it to start; the lowest
+ * that the body can hover over; or how high what is lifted stands, highest first.
  */
-export type TargetRule = SeatRule | LiftRule;
+export type TargetRule = SeatRule | HoverRule | LiftRule;
+
+/** How the arms are over a seat: stretched forward, or with a weight held to the chest. */
+export type HoverArms = 'forward' | 'chest';
+
+/** The lowest seat with a posture for this body and ankle, by the load model. */
+export interface HoverRule {
+  readonly hovers: HoverArms;
+  /** Degrees that the shins may swing. */
+  readonly roomLeastDeg: number;
+  /** Goes only so far over the seat tested on. */
+  readonly nearTested?: true;
+}
 
 /** Heights that what is lifted stands at, highest first; 0 is the floor. */
 export interface LiftRule {
@@ -263,6 +275,22 @@ export interface HouseRules {
     readonly mostKg: number;
     /** Beside the weighted squat: the seat tap from so many stands and classes, for who is strong and unsteady. */
     readonly tap: { readonly stands: number; readonly fromClasses: number; readonly kneePainMost: number };
+  };
+  /** Of a seat to hover over. */
+  readonly hover: {
+    /** At most so far under the seat shown. */
+    readonly underShownCm: number;
+    /** Effort over that on the seat shown that is about the same. */
+    readonly mostEffortPct: number;
+    /** Assumed of an ankle that nobody tested, and of a body that nobody measured. */
+    readonly untestedAnkleDeg: number;
+    readonly untoldHeightCm: number;
+    /** The firm wedge under both heels, and how hard hands pull on a fixed rail, percent of body weight. */
+    readonly wedgeCm: number;
+    readonly railPullPct: number;
+    /** How far over the seat tested on, and where a limiter raises it. */
+    readonly overTestedCm: number;
+    readonly raisedOverTestedCm: number;
   };
   /** Of the height of the kneecap; over it the wish for a seat is capped. */
   readonly seatCap: { readonly share: number; readonly kneeShareOfHeight: number };

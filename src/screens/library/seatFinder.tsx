@@ -1,4 +1,4 @@
-import type { SeatRow, SeatWhyNot } from '../../core/load/seatTable';
+import type { SeatRow, SeatWhyNot } from '../../core/load/seatChoice';
 import { sentenceIn, shortLengthWords, unitsOf } from '../../core/math/units';
 import type { UnitSystem } from '../../core/shapes/person';
 import { Button } from '../touch/button';
@@ -14,7 +14,7 @@ interface Found {
   readonly typed: Typed;
   readonly faults: Partial<Record<keyof Typed, string>>;
   readonly answer: {
-    readonly rows: readonly SeatRow[];
+    readonly rows: readonly (SeatRow & { readonly roomDeg: number })[];
     readonly chosenCm: number | null;
     readonly compared: boolean;
     readonly shownCm: number;
@@ -101,7 +101,7 @@ function Answer({ answer, units }: { answer: NonNullable<Found['answer']>; units
     <section aria-labelledby="answer" className="mt-2">
       <h2 id="answer" className="border-l-8 border-squat bg-board px-4 py-3 text-xl font-bold">
         {chosen
-          ? `${words(chosen.cm)}: ${effortWords(chosen)}, ${roomWords(chosen.fit.roomDeg)}${chosen.fit.roomDeg > 8 ? ' of' : ''} room`
+          ? `${words(chosen.cm)}: ${effortWords(chosen)}, ${roomWords(chosen.roomDeg)}${chosen.roomDeg > 8 ? ' of' : ''} room`
           : rows.length === 0
             ? 'No chair that stands firm is listed in the cupboard yet.'
             : `No seat in the cupboard does: a pad, a firm wedge of ${words(2)} under both heels or a fixed rail may.`}
@@ -140,7 +140,7 @@ function Answer({ answer, units }: { answer: NonNullable<Found['answer']>; units
                 {percent(row.hipPct)}
               </td>
               <td data-head="Room" className="pr-3">
-                {row.fit.reasons.length > 0 ? '–' : `${roomWords(row.fit.roomDeg)}, ${row.fit.roomDeg.toFixed(1)}°`}
+                {row.fit.reasons.length > 0 ? '–' : `${roomWords(row.roomDeg)}, ${row.roomDeg.toFixed(1)}°`}
               </td>
               <td data-head="So">
                 {row.cm === chosenCm ? 'this one' : row.whyNot === null ? 'does too' : whyNotWords[row.whyNot]}
@@ -150,9 +150,9 @@ function Answer({ answer, units }: { answer: NonNullable<Found['answer']>; units
         </tbody>
       </table>
       <p className="mt-3 text-sm text-ink-soft">
-        Effort against the seat of {words(shownCm)}; under a tenth is about the same. At most {words(capCm)}, a fifth
-        over the height of the kneecap. Lengths of the body by its height, from memory; a tenth more effort, three
-        degrees of room: common practice, no published source.
+        Effort against the seat of {words(shownCm)}; under a tenth is about the same. At most {words(capCm)}: not far
+        over it, and a fifth over the height of the kneecap. Lengths of the body by its height, from memory; a tenth
+        more effort, three degrees of room: common practice, no published source.
       </p>
     </section>
   );
