@@ -1,7 +1,13 @@
-import { expect, test } from 'vitest';
+import { afterEach, beforeEach, describe, expect, test } from 'vitest';
 import { shippedRules } from '../catalogue/rules/book';
-import { findSeat } from './findSeat';
-import { usualPlace } from './places';
+import { savePlace } from '../database/place';
+import { loadDemo } from '../demo/load';
+import { deskOf } from './desk';
+import { findSeat, seatTypedFor } from './findSeat';
+import { openRegister, type Register } from './openRegister';
+import { readPlace, usualPlace } from './places';
+import { readEverybody } from './readPeople';
+import { readRules } from './rules';
 
 const ask = (question: Record<string, string>, units: 'metric' | 'us' = 'metric') =>
   findSeat({ ...usualPlace, units }, shippedRules.levels, question);
@@ -44,5 +50,41 @@ test('a cupboard without a chair has no rows, and is no fault', async () => {
   expect((await findSeat(empty, shippedRules.levels, { height: '168', shown: '46' })).answer).toMatchObject({
     rows: [],
     chosenCm: null,
+  });
+});
+
+describe('from the records of somebody', () => {
+  let db: Register;
+  beforeEach(async () => {
+    db = await openRegister(':memory:');
+    await loadDemo(db, '2026-03-02');
+  });
+  afterEach(() => db.destroy());
+
+  test('what is filled in is what their level is worked out from, and finds the seat of it', async () => {
+    const desk = deskOf(db, '2026-03-02');
+    let looked = 0;
+    for (const { person, levels } of await readEverybody(desk)) {
+      const level = levels.levels.find((l) => l.pattern === 'S');
+      if (level?.rung !== 7 || level.dial || level.reasons.some((r) => r.fact.includes('pain'))) continue;
+      looked++;
+      const typed = await seatTypedFor(desk, person.id);
+      if (!typed) throw new Error('nobody is called that');
+      const { answer, faults } = await findSeat(await readPlace(desk), (await readRules(desk)).levels, typed);
+      expect(faults).toEqual({});
+      expect(answer?.chosenCm).toBe(level.targetCm);
+    }
+    expect(looked).toBeGreaterThan(0);
+    expect(await seatTypedFor(desk, 'nobody')).toBeNull();
+  });
+
+  test('a hall in inches fills in inches that it reads again', async () => {
+    const desk = deskOf(db, '2026-03-02');
+    await savePlace(db, { ...(await readPlace(desk)), units: 'us' });
+    const [one] = await readEverybody(desk);
+    const typed = one && (await seatTypedFor(desk, one.person.id));
+    if (!typed) throw new Error('nobody in the demo');
+    const found = await findSeat(await readPlace(desk), (await readRules(desk)).levels, typed);
+    expect([found.faults, Math.abs((found.answer?.shownCm ?? 0) - 46) < 10]).toEqual([{}, true]);
   });
 });

@@ -1,12 +1,16 @@
 import { toKit } from '../core/intake/cupboard';
 import { cautiousValue } from '../core/level/cautious';
 import { seatHeights } from '../core/level/seat';
+import { hoverBodyOf } from '../core/level/target';
 import { chooseSeat, type SeatChoice, type SeatQuestion, type SeatRow } from '../core/load/seatChoice';
 import { ankleFromWall, hoverRoomDeg } from '../core/load/seatTable';
-import { readLength, unitsOf } from '../core/math/units';
-import type { Place } from '../core/shapes/person';
+import { lengthFigure, readLength, unitsOf } from '../core/math/units';
+import type { PersonId, Place } from '../core/shapes/person';
 import type { HoverRule, LevelRules } from '../core/shapes/ladder';
 import { bodyLimits } from '../schemas/requests';
+import type { Desk } from './desk';
+import { readPlace } from './places';
+import { factsOfPerson } from './readPeople';
 
 /** What is asked of a seat to hover over, as it was typed. */
 export interface SeatTyped {
@@ -31,13 +35,23 @@ export interface SeatFound {
     | null;
 }
 
+/** What the records of somebody say of it, in the units of the hall; nothing where nobody is called that. */
+export async function seatTypedFor(desk: Desk, id: PersonId): Promise<SeatTyped | null> {
+  const [found, place] = await Promise.all([factsOfPerson(desk, id), readPlace(desk)]);
+  if (!found) return null;
+  const { heightCm, shownCm, wallCm } = hoverBodyOf(found.rules, found.facts);
+  const unit = unitsOf[place.units].length;
+  const typed = (cm: number | null): string => (cm === null ? '' : lengthFigure(cm, unit));
+  return { height: typed(heightCm), shown: typed(shownCm), wall: typed(wallCm) };
+}
+
 /** The seat of this hall that somebody hovers over with about the effort of the one they rose from; nothing is kept. */
 export async function findSeat(
   place: Place,
   { house, ladders, measured }: LevelRules,
-  question: Readonly<Record<string, string | undefined>>,
+  question: Partial<SeatTyped>,
 ): Promise<SeatFound> {
-  const typed = { height: question['height'] ?? '', shown: question['shown'] ?? '', wall: question['wall'] ?? '' };
+  const typed = { height: question.height ?? '', shown: question.shown ?? '', wall: question.wall ?? '' };
   const unit = unitsOf[place.units].length;
   // One or two are never metres to a wall, as they would be of a height.
   const wallTyped = /^[\d.,\s]+$/.test(typed.wall) ? `${typed.wall} ${unit}` : typed.wall;

@@ -5,13 +5,11 @@ import { isOpen } from '../core/level/standing';
 import type { Facts, Pattern } from '../core/shapes/facts';
 import type { Ladder, LevelRules } from '../core/shapes/ladder';
 import type { PersonId } from '../core/shapes/person';
-import { factsFrom } from '../core/view/personView';
 import { addDecision, hasDecision } from '../database/decisions';
-import { findPerson } from '../database/people';
 import { parse, type FieldError } from '../schemas/parse';
 import { wordForm, type WordForm } from '../schemas/word';
 import { together, type Desk } from './desk';
-import { judgedBy, recordsFor } from './readPeople';
+import { factsOfPerson } from './readPeople';
 
 /** What an instructor may say of one ladder. */
 export interface WordsOn {
@@ -50,16 +48,6 @@ function givenOn(rules: LevelRules, facts: Facts, pattern: Pattern): Level | Clo
 }
 
 const nothing = (pattern: Pattern): ClosedLadder => ({ pattern, blockers: [] });
-
-async function factsOfPerson(desk: Desk, id: PersonId) {
-  const today = desk.today();
-  const person = await findPerson(desk.db, id);
-  const hall = await judgedBy(desk);
-  const [one] = person ? await recordsFor(desk, [person], hall, today) : [];
-  const records = one?.records();
-  if (!records) return null;
-  return { rules: hall.rules.levels, normsVersion: hall.book.version, facts: factsFrom(records, hall, today), today };
-}
 
 /**
  * Keeps the instructor's word on one ladder as a decision: as the rules give it, less of it, not at all, or with a reason

@@ -89,6 +89,17 @@ function apart<V>(person: KeptPerson, work: () => V): ReadOne<V> {
   }
 }
 
+/** What the levels of somebody are worked out from; `null` where nobody is called that. */
+export async function factsOfPerson(desk: Desk, id: PersonId) {
+  const today = desk.today();
+  const person = await findPerson(desk.db, id);
+  const hall = await judgedBy(desk);
+  const [one] = person ? await recordsFor(desk, [person], hall, today) : [];
+  const records = one?.records();
+  if (!records) return null;
+  return { rules: hall.rules.levels, normsVersion: hall.book.version, facts: factsFrom(records, hall, today), today };
+}
+
 /** What to mind with somebody at a station. */
 export interface Mind {
   /** In sentences. */

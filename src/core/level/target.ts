@@ -4,9 +4,9 @@ import type { HoverRule, LevelRules, LiftRule, Rung, SeatRule } from '../shapes/
 import type { Reason } from './answer';
 import type { Block } from './blocks';
 import { hoverReasons, hoverSeat, type HoverAid, type HoverCase } from './hover';
-import type { LimiterInForce } from '../intake/inForce';
+import { limitersInForce, type LimiterInForce } from '../intake/inForce';
 import { changesOf } from './limits';
-import type { Readings } from './needs';
+import { readAll, type Readings } from './needs';
 import { seatAtLeast, type SeatAnswer } from './seat';
 
 export interface TargetAnswer {
@@ -165,11 +165,26 @@ export function highestSeat({ person }: Pick<Facts, 'person'>, { house }: Pick<L
   return kneeCm === null ? Infinity : Math.floor(house.seatCap.share * kneeCm);
 }
 
+/** What the seat of somebody's slow squats hangs on, as it stands in the records. */
+export function hoverBodyOf(
+  rules: LevelRules,
+  facts: Facts,
+): { heightCm: number | null; shownCm: number; wallCm: number | null } {
+  const inForce = limitersInForce(rules.limiters, facts.limiters, facts.testedOn);
+  const readings = readAll(rules, facts, inForce);
+  const { shownCm } = seatsShown({ rules, facts, readings, inForce }, {});
+  const wall = readings.get('kneeToWallCm')?.reading;
+  return { heightCm: facts.person.heightCm, shownCm, wallCm: wall?.state === 'fresh' ? wall.measured : null };
+}
+
 /**
  * The seat under the counted stands, and the lowest seat one clean stand was shown from, or classes showed. Rising with hands goes by the
  * seat of the count with hands, where there is one.
  */
-function seatsShown({ rules, facts, readings }: TargetCase, rung: Rung): { testedCm: number; shownCm: number } {
+function seatsShown(
+  { rules, facts, readings }: TargetCase,
+  rung: Pick<Rung, 'rising'>,
+): { testedCm: number; shownCm: number } {
   const clean = readings.get('cleanStands')?.reading.seatHeightCm ?? null;
   const hands = readings.get('standsWithHands')?.reading.seatHeightCm ?? null;
   const own = rung.rising === 'with-hands' ? (hands ?? clean) : (clean ?? hands);

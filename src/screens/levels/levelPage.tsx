@@ -60,7 +60,13 @@ export function LevelScreen({ view, rules, words, confirm, say, note }: Props) {
       note: noteOn(standing, waiting),
       bars: <WallBars ladder={ladder} level={level} blockers={blockers} earlier={earlier} tallest={tallest} />,
       detail: level ? (
-        <Detail ladder={ladder} level={level} house={house} units={units}>
+        <Detail
+          ladder={ladder}
+          level={level}
+          house={house}
+          units={units}
+          seatHref={`/library/seat?person=${view.person.id}`}
+        >
           {lastWord}
           {trained.some((l) => l.pattern === ladder.pattern) && (
             <SeenClean
@@ -142,12 +148,15 @@ function Detail({
   level,
   house,
   units,
+  seatHref,
   children,
 }: {
   ladder: Ladder;
   level: Level;
   house: HouseRules;
   units: UnitSystem;
+  /** Where it is shown how their seat is found. */
+  seatHref: string;
   /** What is said of it by hand. */
   children: ReactNode;
 }) {
@@ -205,12 +214,23 @@ function Detail({
           {level.reasons.length === 0 && <li>Nothing is asked for.</li>}
         </Lines>
         <p className="text-sm text-ink-soft">Thresholds without a name are house rules: {house.source.cite}.</p>
+        {hovers(level, ladder) && (
+          <ButtonLink look="line" href={seatHref}>
+            How this seat is found
+          </ButtonLink>
+        )}
       </div>
       <div>
         <NextRung from={level.rung} blockers={level.blockers} ladder={ladder} />
       </div>
     </div>
   );
+}
+
+/** Whether the seat of a level is worked out for the body. */
+function hovers({ rung }: Level, ladder: Ladder): boolean {
+  const target = ladder.rungs.find((r) => r.rung === rung)?.target;
+  return target !== undefined && 'hovers' in target;
 }
 
 /** Whether balance asks for a hand on something. */

@@ -28,7 +28,16 @@ interface Found {
  * Which seat of the cupboard somebody hovers over, and why not a lower one: asked by the address of the page, as nothing is
  * kept. The answer stands in one sentence over the table, so that only who doubts it reads on.
  */
-export function SeatFinder({ found, units }: { found: Found; units: UnitSystem }) {
+export function SeatFinder({
+  found,
+  units,
+  fromRecords,
+}: {
+  found: Found;
+  units: UnitSystem;
+  /** What stands in the fields is of the person the page was opened from. */
+  fromRecords: boolean;
+}) {
   const { typed, faults, answer } = found;
   const unit = unitsOf[units].length;
   return (
@@ -38,6 +47,9 @@ export function SeatFinder({ found, units }: { found: Found; units: UnitSystem }
         For slow squats that stop just over the seat, arms stretched forward. It compares seats for one body seen from
         the side, at rest; it measures nobody. A normal stand-up has momentum and asks for less balance.
       </p>
+      {fromRecords && (
+        <p className="mt-2 font-semibold">Filled in from their records; change a figure to try another.</p>
+      )}
       <form method="get" className="mt-4 flex flex-wrap items-start gap-x-6">
         <Typing name="height" label={`Body height, ${unit}`} typed={typed} faults={faults} units={units} required />
         <Typing
