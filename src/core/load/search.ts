@@ -1,7 +1,7 @@
 import { lengthsOf, standingHip } from '../body/segments';
 import { lastHolding } from '../math/root';
 import type { Squat } from './setUp';
-import { solveAlone, type SquatAnswer } from './squat';
+import { overShanks, solveAlone, type SquatAnswer } from './squat';
 import { unsolved, type Reason, type Solved, type Unsolved } from './standing';
 
 /** One end of the room there is between shins and toes. */
@@ -25,20 +25,19 @@ export type WindowAnswer =
     }
   | Unsolved;
 
-const halvings = 50;
+/** To a thousand-millionth of a degree. */
+const halvings = 29;
 const fromDeg = -15;
 const toDeg = 60;
 const stepDeg = 0.5;
-
-/** A set-up with the shins given, for searches over them. */
-const withShank = (one: Squat, shankDeg: number): Squat => ({ ...one, rule: 'shank', shankDeg });
 
 /**
  * How much room a set-up leaves: the longest run of shin angles, each with its trunk solved, that are feasible. Looked for
  * in half degrees, both ends refined.
  */
 export function windowOf(one: Squat): WindowAnswer {
-  const fits = (deg: number) => solveAlone(withShank(one, deg)).status === 'ok';
+  const solved = overShanks(one);
+  const fits = (deg: number) => solved(deg).status === 'ok';
   let best: readonly [from: number, to: number] | null = null;
   let from: number | null = null;
   for (let n = 0; n <= (toDeg - fromDeg) / stepDeg + 1; n++) {
@@ -56,7 +55,7 @@ export function windowOf(one: Squat): WindowAnswer {
   const forward = best[1] === toDeg ? toDeg : lastHolding(fits, best[1], best[1] + stepDeg, halvings);
   return {
     ...{ status: 'ok', reasons: [], roomDeg: forward - back },
-    ...{ kneesBack: edgeAt(one, back), kneesForward: edgeAt(one, forward) },
+    ...{ kneesBack: edgeAt(solved(back)), kneesForward: edgeAt(solved(forward)) },
   };
 }
 
@@ -67,9 +66,8 @@ function whyNone(one: Squat): Unsolved {
   return own.reasons.length > 0 ? unsolved(...own.reasons) : unsolved('shank_angle_unreachable');
 }
 
-function edgeAt(one: Squat, shankDeg: number): Edge {
-  const solved = solveAlone(withShank(one, shankDeg));
-  if (!('posture' in solved)) throw new RangeError(`edgeAt: ${shankDeg} degrees were feasible a moment ago`);
+function edgeAt(solved: Solved | Unsolved): Edge {
+  if (!('posture' in solved)) throw new RangeError('edgeAt: this shin was feasible a moment ago');
   const { knee, hip, lumbarTotal } = solved.momentNmPerKg;
   return { shankDeg: solved.posture.shankDeg, trunkDeg: solved.posture.trunkDeg, knee, hip, lumbarTotal };
 }

@@ -30,6 +30,8 @@ export interface HoverFit {
   /** N·m per kg of a body of the table, to be told as ratios only; `null` where no posture was found. */
   readonly knee: number | null;
   readonly hip: number | null;
+  /** How far the ankle bends in it, degrees. */
+  readonly ankleDeg: number | null;
 }
 
 /** Always to the harder side, so that a coarse table never promises more than a fine one. */
@@ -46,15 +48,23 @@ const supplest = 60;
 /** Whether and how somebody hovers over a seat, as people do it: the trunk leans as the shins do. */
 export function hoverFit(hover: Hover): HoverFit {
   const { shape, ankleDeg, squat } = rounded(hover);
+  // An ankle that bends further than the posture asks takes nothing away from it.
+  const ample = fitOf(shape, supplest, squat);
+  return ample.ankleDeg !== null && ample.ankleDeg <= ankleDeg ? ample : fitOf(shape, ankleDeg, squat);
+}
+
+function fitOf(shape: string, ankleDeg: number, squat: (ankleDeg: number) => Squat): HoverFit {
   const key = `${shape} ${ankleDeg.toFixed(1)}`;
   const known = fits.get(key);
   if (known) return known;
-  const solved = solveAlone(squat());
-  const fit = {
-    reasons: solved.reasons,
-    knee: 'posture' in solved ? solved.momentNmPerKg.knee : null,
-    hip: 'posture' in solved ? solved.momentNmPerKg.hip : null,
-  };
+  const solved = solveAlone(squat(ankleDeg));
+  const fit =
+    'posture' in solved
+      ? {
+          ...{ reasons: solved.reasons, ankleDeg: solved.posture.dorsiflexionDeg },
+          ...{ knee: solved.momentNmPerKg.knee, hip: solved.momentNmPerKg.hip },
+        }
+      : { reasons: solved.reasons, ankleDeg: null, knee: null, hip: null };
   fits.set(key, fit);
   return fit;
 }
@@ -62,9 +72,9 @@ export function hoverFit(hover: Hover): HoverFit {
 /** How far the shins may swing in a hover over a seat, degrees. */
 export function hoverRoomDeg(hover: Hover): number {
   const { shape, ankleDeg, squat } = rounded(hover);
-  const one = squat();
+  const one = squat(supplest);
   const known = edges.get(shape);
-  const found = known === undefined ? edgesOf({ ...one, limits: { ...one.limits, dfLimitDeg: supplest } }) : known;
+  const found = known === undefined ? edgesOf(one) : known;
   edges.set(shape, found);
   if (!found) return 0;
   const [back, forward] = found;
@@ -74,7 +84,11 @@ export function hoverRoomDeg(hover: Hover): number {
 }
 
 /** A question as the table has it, on the harder side of every step. */
-function rounded(hover: Hover): { readonly shape: string; readonly ankleDeg: number; readonly squat: () => Squat } {
+function rounded(hover: Hover): {
+  readonly shape: string;
+  readonly ankleDeg: number;
+  readonly squat: (limitDeg: number) => Squat;
+} {
   const seatShare = down(hover.seatCm / hover.heightCm, steps.seatShare);
   const ankleDeg = Math.min(supplest, down(hover.ankleDeg, steps.ankleDeg));
   const loadShare = up(hover.loadShare, steps.loadShare);
@@ -83,13 +97,13 @@ function rounded(hover: Hover): { readonly shape: string; readonly ankleDeg: num
   return {
     shape: `${seatShare.toFixed(3)} ${arms} ${loadShare.toFixed(3)} ${liftShare.toFixed(4)} ${pullPct}`,
     ankleDeg,
-    squat: () => ({
+    squat: (limitDeg) => ({
       ...body,
       arms: arms === 'chest' ? 'crossed' : 'forward',
       loadKg: loadShare * body.massKg,
       ...{ loadAt: 'hands', toeFraction: 0.5, copRef: 'mtp', heelLiftM: liftShare * body.heightM },
       support: pullPct > 0 ? { ...railAt, fxPct: pullPct, fyPct: 0, hands: 2 } : null,
-      limits: { ...usualLimits, dfLimitDeg: ankleDeg },
+      limits: { ...usualLimits, dfLimitDeg: limitDeg },
       hipHeightM: (seatShare + 0.05) * body.heightM,
       ...{ rule: 'parallel', trunkPerShank: 1 },
     }),

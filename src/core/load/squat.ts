@@ -122,14 +122,35 @@ function parallel(one: Extract<Squat, { rule: 'parallel' }>, at: SquatAt): Solve
   return solveTrunk(one, at, found.near < 0 ? to : at.from);
 }
 
+/** The same set-up under one shin after another, each with its trunk solved; for searches over them. */
+export function overShanks(one: Squat): (shankDeg: number) => Solved | Unsolved {
+  const at = standsNot(one) ? null : squatAt(one);
+  return (shankDeg) => (at ? byShank(one, at, radians(shankDeg)) : solveAlone({ ...one, rule: 'shank', shankDeg }));
+}
+
 function byShank(one: Squat, at: SquatAt, shank: number): Solved | Unsolved {
   return at.reaches(shank) ? solveTrunk(one, at, shank) : unsolved('shank_angle_unreachable');
 }
 
 /** The lean that puts the weight where it is wanted, over shins that are given. */
 function solveTrunk(one: Squat, at: SquatAt, shank: number): Solved | Unsolved {
-  const found = root((trunk) => at.balance(shank, trunk), trunkFrom, trunkTo);
+  const found = root(overTrunk(at, shank), trunkFrom, trunkTo);
   return 'at' in found ? at.solved(shank, found.at) : unbalanced(found.near, one);
+}
+
+/**
+ * T(lean) = a + b sin + c cos: everything above the hips swings about them, and a held arm lies between the shoulder and a
+ * point that stays. So three looks give the whole of it.
+ */
+function overTrunk(at: SquatAt, shank: number): (trunk: number) => number {
+  const [upright, level, upsideDown] = [0, Math.PI / 2, Math.PI].map((trunk) => at.balance(shank, trunk)) as [
+    number,
+    number,
+    number,
+  ];
+  const a = (upright + upsideDown) / 2;
+  const [b, c] = [level - a, (upright - upsideDown) / 2];
+  return (trunk) => a + b * Math.sin(trunk) + c * Math.cos(trunk);
 }
 
 /** Fx = -T(Fx = 0) / (hy - cy): how hard the hands pull so that this posture stands. */

@@ -240,9 +240,8 @@ export const perKg = <M extends object>(moments: M, massKg: number): M =>
   Object.fromEntries(Object.entries(moments).map(([joint, nm]) => [joint, Number(nm) / massKg])) as M;
 
 function postureOf({ one, lengths }: Standing, { angles, leg, upper }: Stood): Posture {
-  const [shankDeg, thighDeg, trunkDeg, footPitchDeg] = [angles.shank, angles.thigh, angles.trunk, angles.foot].map(
-    degrees,
-  ) as [number, number, number, number];
+  const [shankDeg, thighDeg] = [degrees(angles.shank), degrees(angles.thigh)];
+  const [trunkDeg, footPitchDeg] = [degrees(angles.trunk), degrees(angles.foot)];
   const dorsiflexionDeg = shankDeg - footPitchDeg;
   return {
     ...{ shankDeg, thighDeg, trunkDeg, dorsiflexionDeg, dorsiflexionSpareDeg: one.limits.dfLimitDeg - dorsiflexionDeg },
