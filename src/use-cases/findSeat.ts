@@ -2,7 +2,7 @@ import { toKit } from '../core/intake/cupboard';
 import { cautiousValue } from '../core/level/cautious';
 import { seatHeights } from '../core/level/seat';
 import { hoverBodyOf } from '../core/level/target';
-import { chooseSeat, type SeatChoice, type SeatQuestion, type SeatRow } from '../core/load/seatChoice';
+import { chooseSeat, lowestToHover, type SeatChoice, type SeatQuestion, type SeatRow } from '../core/load/seatChoice';
 import { ankleFromWall, hoverRoomDeg } from '../core/load/seatTable';
 import { lengthFigure, readLength, unitsOf } from '../core/math/units';
 import type { PersonId, Place } from '../core/shapes/person';
@@ -31,6 +31,8 @@ export interface SeatFound {
         /** Nobody tested the ankle. */
         readonly assumed: boolean;
         readonly capCm: number;
+        /** Where no seat does: the lowest that would, with what helps. */
+        readonly helped: readonly { readonly with: 'pad' | 'wedge' | 'rail'; readonly cm: number }[];
       })
     | null;
 }
@@ -93,8 +95,20 @@ export async function findSeat(
     await new Promise((others) => setImmediate(others));
   }
   const choice = chooseSeat(seats, kitCm);
+  const helps = [
+    { with: 'pad', question: seats },
+    { with: 'wedge', question: { ...seats, heelLiftCm: hover.wedgeCm } },
+    { with: 'rail', question: { ...seats, pullPct: hover.railPullPct, roomLeastDeg: 0 } },
+  ] as const;
+  const helped =
+    choice.chosenCm === null
+      ? helps.flatMap((h) => {
+          const cm = lowestToHover(h.question);
+          return cm === null ? [] : [{ with: h.with, cm }];
+        })
+      : [];
   const rows = choice.rows.map((row) => ({ ...row, roomDeg: hoverRoomDeg({ ...seats, seatCm: row.cm }) }));
-  return { typed, faults, answer: { ...choice, rows, shownCm, ankleDeg, assumed, capCm: seats.capCm } };
+  return { typed, faults, answer: { ...choice, rows, shownCm, ankleDeg, assumed, capCm: seats.capCm, helped } };
 }
 
 /** The rule of the first rung that leaves room for a bad moment. */

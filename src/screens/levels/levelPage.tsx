@@ -215,7 +215,7 @@ function Detail({
         </Lines>
         <p className="text-sm text-ink-soft">Thresholds without a name are house rules: {house.source.cite}.</p>
         {hovers(level, ladder) && (
-          <ButtonLink look="line" href={seatHref}>
+          <ButtonLink look="line" href={seatHref} className="mt-3">
             How this seat is found
           </ButtonLink>
         )}

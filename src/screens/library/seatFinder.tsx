@@ -21,6 +21,7 @@ interface Found {
     readonly ankleDeg: number;
     readonly assumed: boolean;
     readonly capCm: number;
+    readonly helped: readonly { readonly with: 'pad' | 'wedge' | 'rail'; readonly cm: number }[];
   } | null;
 }
 
@@ -104,7 +105,7 @@ function Typing({
 }
 
 function Answer({ answer, units }: { answer: NonNullable<Found['answer']>; units: UnitSystem }) {
-  const { rows, chosenCm, compared, shownCm, ankleDeg, assumed, capCm } = answer;
+  const { rows, chosenCm, compared, shownCm, ankleDeg, assumed, capCm, helped } = answer;
   const unit = unitsOf[units].length;
   const words = (cm: number) => shortLengthWords(cm, unit);
   const chosen = rows.find((row) => row.cm === chosenCm);
@@ -116,8 +117,14 @@ function Answer({ answer, units }: { answer: NonNullable<Found['answer']>; units
           ? `${words(chosen.cm)}: ${effortWords(chosen)}, ${roomWords(chosen.roomDeg)}${chosen.roomDeg > 8 ? ' of' : ''} room`
           : rows.length === 0
             ? 'No chair that stands firm is listed in the cupboard yet.'
-            : `No seat in the cupboard does: a pad, a firm wedge of ${words(2)} under both heels or a fixed rail may.`}
+            : 'No seat in the cupboard does.'}
       </h2>
+      {rows.length > 0 &&
+        helped.map((help) => (
+          <p key={help.with} className="mt-2 font-semibold">
+            {helpWords(help.with, words)}: {words(help.cm)} and up.
+          </p>
+        ))}
       {chosen && lower?.whyNot && (
         <p className="mt-2">
           {words(lower.cm)} is not: {whyNotWords[lower.whyNot]}.
@@ -170,11 +177,18 @@ function Answer({ answer, units }: { answer: NonNullable<Found['answer']>; units
   );
 }
 
+const helpWords = (help: 'pad' | 'wedge' | 'rail', words: (cm: number) => string): string =>
+  ({
+    pad: 'A firm pad would do',
+    wedge: `A firm wedge of ${words(2)} under both heels would do`,
+    rail: 'Both hands on a fixed rail, pulling lightly, would do',
+  })[help];
+
 const percent = (pct: number | null): string => (pct === null ? '–' : `${Math.round(pct)} %`);
 
 const whyNotWords: Readonly<Record<SeatWhyNot, string>> = {
   'far-under-shown': 'too far under the seat they rose from',
-  'over-cap': 'too high for these legs',
+  'over-cap': 'higher than slow squats go here',
   'no-posture': 'no posture of this body and these ankles holds there',
   knee: 'asks clearly more of the front of the thigh',
   hip: 'asks clearly more of buttock and back of the thigh',
