@@ -43,7 +43,8 @@ interface Judged {
   readonly person: readonly NeedAnswer[];
   /** Verdicts on what the hall has for this rung. */
   readonly place: readonly NeedAnswer[];
-  readonly target: TargetAnswer;
+  /** Worked out for the rung that is given, and for each that the body may keep closed. */
+  readonly target: () => TargetAnswer;
   /** All that keeps it closed, each fact once. */
   readonly blocks: readonly Block[];
 }
@@ -182,7 +183,7 @@ function levelFrom(ladder: Ladder, given: Judged, judged: readonly Judged[], one
     dose,
     code: printLevelCode(code),
     missing: missing === '' ? null : missing,
-    reasons: [...reasonsOf([...given.person, ...given.place]), ...hands.reasons, ...target.reasons],
+    reasons: [...reasonsOf([...given.person, ...given.place]), ...hands.reasons, ...target.reasons()],
     blockers: judged.filter((j) => j.rung.rung > rung.rung).flatMap((j) => blockersOf(pattern, j, one)),
   };
 }
@@ -214,7 +215,8 @@ interface Dialled {
 }
 
 function asItIs(ladder: Ladder, judged: Judged, one: Case): Dialled {
-  const { rung, support, target } = judged;
+  const { rung, support } = judged;
+  const target = judged.target();
   const caps = { holdS: holdCapS(one), reps: repsCap(ladder.pattern, one) };
   return {
     hands: handsOnRail(handsByWord(ladder.pattern, rung, support, one), target, one),
@@ -282,7 +284,7 @@ function oneDialBack(ladder: Ladder, given: Judged, carried: Exclude<Carried, fa
         ...start.target,
         targetCm: higher.heightCm,
         from: higher.from,
-        reasons: [...start.target.reasons, said(`${why}: ${higher.heightCm} cm ${until}`)],
+        reasons: () => [...start.target.reasons(), said(`${why}: ${higher.heightCm} cm ${until}`)],
       },
       dial: 'seat',
     };
@@ -362,7 +364,8 @@ function judge(pattern: Pattern, upTo: readonly Rung[], one: Case, checks: Check
       : [],
   );
   const closed = checks.hands(rung, leastFree, rung);
-  const target = targetFor(pattern, rung, one);
+  const target = once(() => targetFor(pattern, rung, one));
+  const hovers = rung.target && 'hovers' in rung.target;
   return {
     rung,
     support: supportFor(rung, rung.rung, hands),
@@ -374,9 +377,14 @@ function judge(pattern: Pattern, upTo: readonly Rung[], one: Case, checks: Check
       ...failed,
       ...freer,
       ...closed,
-      ...target.blocks,
+      ...(hovers ? target().blocks : []),
     ]),
   };
+}
+
+function once<T>(work: () => T): () => T {
+  let done: { readonly is: T } | null = null;
+  return () => (done ??= { is: work() }).is;
 }
 
 /** A rung that asks for no freer hands must only not be closed. */

@@ -11,7 +11,18 @@ interface Candidate extends SeatBuild {
 }
 
 /** Every seat that a chair with at most two pads makes, lowest first; of equal heights fewest pads, then thinnest. */
-export function seatHeights(kit: Kit): SeatBuild[] {
+export function seatHeights(kit: Kit): readonly SeatBuild[] {
+  const known = built.get(kit);
+  if (known) return known;
+  const heights = buildAll(kit);
+  built.set(kit, heights);
+  return heights;
+}
+
+/** Worked out once a kit. */
+const built = new WeakMap<Kit, readonly SeatBuild[]>();
+
+function buildAll(kit: Kit): SeatBuild[] {
   const stacks: number[][] = [[]];
   kit.padsCm.forEach((pad, i) => {
     stacks.push([pad], ...kit.padsCm.slice(i + 1).map((other) => [pad, other]));
@@ -43,10 +54,10 @@ export type SeatAnswer =
 
 /** The lowest seat of the kit at or above the wish. */
 export function seatAtLeast(kit: Kit, wishCm: number): SeatAnswer {
-  const built = seatHeights(kit);
-  const seat = built.find((s) => s.heightCm >= wishCm);
+  const all = seatHeights(kit);
+  const seat = all.find((s) => s.heightCm >= wishCm);
   if (seat) return { kind: 'built', seat };
-  const highest = built.at(-1);
+  const highest = all.at(-1);
   const missing = highest
     ? `a seat of ${wishCm} cm: the highest that can be built here is ${highest.heightCm} cm (${highest.from.join(' + ')})`
     : `a chair that makes ${wishCm} cm: no chair is listed`;

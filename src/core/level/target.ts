@@ -19,7 +19,8 @@ export interface TargetAnswer {
   readonly missing: string | null;
   /** What helps over a seat that the ankles alone do not let them hover over. */
   readonly aid: HoverAid;
-  readonly reasons: readonly Reason[];
+  /** Worked out for the rung that is given only. */
+  readonly reasons: () => readonly Reason[];
   /** What keeps the rung closed, where no seat does. */
   readonly blocks: readonly Block[];
 }
@@ -34,7 +35,7 @@ export interface TargetCase {
 
 const none: TargetAnswer = {
   ...{ targetCm: null, from: null, wishCm: null, firmStepCm: 0, missing: null, aid: 'none' },
-  ...{ reasons: [], blocks: [] },
+  ...{ reasons: () => [], blocks: [] },
 };
 
 /**
@@ -66,7 +67,7 @@ function liftFor({ lifts }: LiftRule, { rules, facts, inForce }: TargetCase): Ta
       source,
     })),
   ];
-  return { ...none, targetCm: wishCm === 0 ? null : wishCm, wishCm, reasons };
+  return { ...none, targetCm: wishCm === 0 ? null : wishCm, wishCm, reasons: () => reasons };
 }
 
 function seatFor(pattern: Pattern, rung: Rung, rule: SeatRule | HoverRule, one: TargetCase): TargetAnswer {
@@ -124,12 +125,12 @@ function seatFor(pattern: Pattern, rung: Rung, rule: SeatRule | HoverRule, one: 
     'hovers' in rule && 'aid' in own ? hoverReasons(rule, hover, own, cm) : 'reason' in own ? [own.reason] : [];
   const aid = 'aid' in own ? own.aid : 'none';
   if (answer.kind === 'missing') {
-    const reasons = [...reasonsAt(wishCm), ...limits];
+    const reasons = () => [...reasonsAt(wishCm), ...limits];
     return { ...none, targetCm: wishCm, wishCm, missing: answer.missing, aid, reasons };
   }
   const { heightCm, from } = answer.seat;
   const firmStepCm = Math.max(0, heightCm - mostCm);
-  const reasons = [...reasonsAt(heightCm - firmStepCm), ...limits];
+  const reasons = () => [...reasonsAt(heightCm - firmStepCm), ...limits];
   return { ...none, targetCm: heightCm, from, wishCm, firmStepCm, aid, reasons };
 }
 

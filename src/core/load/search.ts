@@ -36,8 +36,7 @@ const stepDeg = 0.5;
  * in half degrees, both ends refined.
  */
 export function windowOf(one: Squat): WindowAnswer {
-  const solved = overShanks(one);
-  const fits = (deg: number) => solved(deg).status === 'ok';
+  const { fits, solved } = overShanks(one);
   let best: readonly [from: number, to: number] | null = null;
   let from: number | null = null;
   for (let n = 0; n <= (toDeg - fromDeg) / stepDeg + 1; n++) {

@@ -1,4 +1,4 @@
-import { hoverFit, hoverRoomDeg, type Hover, type HoverFit } from './seatTable';
+import { hoverFit, leavesRoom, type Hover, type HoverFit } from './seatTable';
 
 /** What a seat to hover over is chosen by. Lengths in cm. */
 export interface SeatQuestion extends Omit<Hover, 'seatCm'> {
@@ -57,7 +57,7 @@ function whyNot(
   if (fit.reasons.length > 0) return 'no-posture';
   if (kneePct !== null && kneePct > mostEffortPct + tiny) return 'knee';
   if (hipPct !== null && hipPct > mostEffortPct + tiny) return 'hip';
-  return roomLeastDeg > 0 && hoverRoomDeg({ ...question, seatCm: cm }) < roomLeastDeg - tiny ? 'room' : null;
+  return roomLeastDeg > 0 && !leavesRoom({ ...question, seatCm: cm }, roomLeastDeg) ? 'room' : null;
 }
 
 const lowest = new Map<string, number | null>();

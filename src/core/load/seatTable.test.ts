@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { askLoad, type LoadAnswer } from './ask';
-import { ankleFromWall, hoverFit, hoverRoomDeg, wallFromAnkle, type Hover } from './seatTable';
+import { ankleFromWall, hoverFit, hoverRoomDeg, leavesRoom, wallFromAnkle, type Hover } from './seatTable';
 
 /** Arms forward, nothing carried, no wedge, no rail. */
 const plain = { arms: 'forward', loadShare: 0, heelLiftCm: 0, pullPct: 0 } as const;
@@ -47,6 +47,24 @@ test('the table says what the model says of a body of any size: angles and ratio
       },
     ),
     { numRuns: 25 },
+  );
+});
+
+test('whether there is room enough is the same by two looks and by all', () => {
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 38, max: 60 }),
+      fc.integer({ min: 148, max: 192 }),
+      fc.integer({ min: 24, max: 90 }),
+      fc.constantFrom('forward' as const, 'chest' as const),
+      fc.constantFrom(0, 2),
+      fc.constantFrom(2, 3, 6),
+      (seatCm, heightCm, ankle, arms, heelLiftCm, least) => {
+        const hover: Hover = { ...plain, seatCm, heightCm, ankleDeg: ankle / 2, arms, heelLiftCm };
+        expect(leavesRoom(hover, least)).toBe(hoverRoomDeg(hover) >= least - 1e-9);
+      },
+    ),
+    { numRuns: 150 },
   );
 });
 

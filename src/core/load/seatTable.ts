@@ -2,7 +2,7 @@ import { degrees } from '../body/figure';
 import { usualLimits, type Squat } from './setUp';
 import type { HoverArms } from '../shapes/ladder';
 import { windowOf } from './search';
-import { solveAlone } from './squat';
+import { overShanks, solveAlone } from './squat';
 import { standingOn, type Reason } from './standing';
 
 /**
@@ -81,6 +81,25 @@ export function hoverRoomDeg(hover: Hover): number {
   // The shins go no further than the ankle; how far back they go does not hang on it.
   const pitchDeg = degrees(standingOn(one, one.heelLiftM).pitch);
   return Math.max(0, Math.min(forward, ankleDeg + pitchDeg) - back);
+}
+
+const roomy = new Map<string, boolean>();
+
+/** Whether the shins may swing so far: as `hoverRoomDeg` says, mostly by two looks instead of some hundred. */
+export function leavesRoom(hover: Hover, leastDeg: number): boolean {
+  const { shape, ankleDeg, squat } = rounded(hover);
+  const key = `${shape} ${ankleDeg.toFixed(1)} ${leastDeg}`;
+  const known = roomy.get(key);
+  if (known !== undefined) return known;
+  const one = squat(supplest);
+  const { fits } = overShanks(one);
+  const limitDeg = Math.min(supplest, ankleDeg + degrees(standingOn(one, one.heelLiftM).pitch));
+  const forward = [0, 1, 2, 4, 8, 12, 16, 20].map((lessDeg) => limitDeg - lessDeg).find(fits);
+  const enough = forward !== undefined && fits(forward - leastDeg);
+  // Where two looks do not show it, all of them may.
+  const found = enough || hoverRoomDeg(hover) >= leastDeg - tiny;
+  roomy.set(key, found);
+  return found;
 }
 
 /** A question as the table has it, on the harder side of every step. */

@@ -11,6 +11,7 @@ import {
   stoodAt,
   unbalanced,
   unsolved,
+  willDo,
   type Moments,
   type Solved,
   type Standing,
@@ -77,6 +78,7 @@ interface SquatAt {
   readonly reaches: (shank: number) => boolean;
   readonly balance: (shank: number, trunk: number) => number;
   readonly solved: (shank: number, trunk: number) => Solved;
+  readonly willDo: (shank: number, trunk: number) => boolean;
 }
 
 const shankFrom = radians(-15);
@@ -104,6 +106,7 @@ export function squatAt(one: Squat): SquatAt | null {
     reaches: (shank) => shank >= from - close && shank <= to + close,
     balance: (shank, trunk) => outOfBalance(standing, stood(shank, trunk)),
     solved: (shank, trunk) => solvedAt(standing, stood(shank, trunk)),
+    willDo: (shank, trunk) => willDo(standing, stood(shank, trunk)),
   };
 }
 
@@ -123,9 +126,21 @@ function parallel(one: Extract<Squat, { rule: 'parallel' }>, at: SquatAt): Solve
 }
 
 /** The same set-up under one shin after another, each with its trunk solved; for searches over them. */
-export function overShanks(one: Squat): (shankDeg: number) => Solved | Unsolved {
+export interface OverShanks {
+  readonly fits: (shankDeg: number) => boolean;
+  readonly solved: (shankDeg: number) => Solved | Unsolved;
+}
+
+export function overShanks(one: Squat): OverShanks {
   const at = standsNot(one) ? null : squatAt(one);
-  return (shankDeg) => (at ? byShank(one, at, radians(shankDeg)) : solveAlone({ ...one, rule: 'shank', shankDeg }));
+  return {
+    fits: (shankDeg) => {
+      const shank = radians(shankDeg);
+      const found = at?.reaches(shank) ? root(overTrunk(at, shank), trunkFrom, trunkTo) : null;
+      return at !== null && found !== null && 'at' in found && at.willDo(shank, found.at);
+    },
+    solved: (shankDeg) => (at ? byShank(one, at, radians(shankDeg)) : solveAlone({ ...one, rule: 'shank', shankDeg })),
+  };
 }
 
 function byShank(one: Squat, at: SquatAt, shank: number): Solved | Unsolved {

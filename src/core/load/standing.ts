@@ -185,32 +185,43 @@ export function jointReasons(
 /** All the numbers of a posture, and why it will not do. */
 export function solvedAt(standing: Standing, stood: Stood): Solved {
   const { one, lengths, pitch } = standing;
-  const { limits, massKg, support } = one;
-  const { leg, upper, masses } = stood;
-  const ground = groundFor(masses, upper.support);
-  const fromHeel = copOf(lengths, pitch, ground);
-  const cop = copAt(lengths, one, fromHeel);
+  const { massKg, support } = one;
+  const { leg, upper } = stood;
+  const { ground, fromHeel, cop, posture, frictionUsed, reasons } = weighed(standing, stood);
   const onOneFoot = { at: solePoint(lengths, fromHeel, pitch), n: [ground.rx / 2, ground.ry / 2] as const };
   const legs = legMoments(leg, massKg, onOneFoot);
   const momentNm = { ...legs, lumbarTotal: trunkMoment(upper.lumbar, upper.above, upper.support) };
-  const posture = postureOf(standing, stood);
-  const frictionUsed = Math.abs(ground.rx) / ground.ry;
-  const told = held([
-    ...jointReasons(posture, limits),
-    ['cop_outside_foot', isOff(cop, close)],
-    ['friction', over(frictionUsed, limits.frictionLimit)],
-    ['hand_out_of_reach', over(upper.reachUsed ?? 0, 1)],
-    ['hand_pull_large', over(Math.abs(support?.fxPct ?? 0), limits.pullLimitPct)],
-  ]);
   return {
-    status: told.length === 0 ? 'ok' : 'infeasible',
-    reasons: told,
+    status: reasons.length === 0 ? 'ok' : 'infeasible',
+    reasons,
     ...{ posture, cop, momentNm, momentNmPerKg: perKg(momentNm, massKg), kneeShare: kneeShare(legs) },
     ...{ grfTotalN: [ground.rx, ground.ry], frictionUsed },
     handForcePct: support && [support.fxPct, support.fyPct],
     // From standing on the same wedge.
     hipRiseM: leg.ankle[1] + lengths.shank + lengths.thigh - leg.hip[1],
   };
+}
+
+/** Whether a posture will do, without its moments: for searches over many. */
+export const willDo = (standing: Standing, stood: Stood): boolean => weighed(standing, stood).reasons.length === 0;
+
+function weighed(standing: Standing, stood: Stood) {
+  const { one, lengths, pitch } = standing;
+  const { limits, support } = one;
+  const { upper, masses } = stood;
+  const ground = groundFor(masses, upper.support);
+  const fromHeel = copOf(lengths, pitch, ground);
+  const cop = copAt(lengths, one, fromHeel);
+  const posture = postureOf(standing, stood);
+  const frictionUsed = Math.abs(ground.rx) / ground.ry;
+  const reasons = held([
+    ...jointReasons(posture, limits),
+    ['cop_outside_foot', isOff(cop, close)],
+    ['friction', over(frictionUsed, limits.frictionLimit)],
+    ['hand_out_of_reach', over(upper.reachUsed ?? 0, 1)],
+    ['hand_pull_large', over(Math.abs(support?.fxPct ?? 0), limits.pullLimitPct)],
+  ]);
+  return { ground, fromHeel, cop, posture, frictionUsed, reasons };
 }
 
 const isOff = ({ spareHeelM, spareToeM }: Cop, by: number): boolean => spareHeelM < -by || spareToeM < -by;
