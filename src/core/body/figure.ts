@@ -8,7 +8,7 @@ export const less = (a: Point, b: Point): Point => [a[0] - b[0], a[1] - b[1]];
 export const times = (k: number, a: Point): Point => [k * a[0], k * a[1]];
 /** Between two points, a share of the way from the first. */
 export const along = (a: Point, b: Point, share: number): Point => add(a, times(share, less(b, a)));
-export const distance = (a: Point, b: Point): number => Math.hypot(b[0] - a[0], b[1] - a[1]);
+export const distance = (a: Point, b: Point): number => Math.sqrt((b[0] - a[0]) ** 2 + (b[1] - a[1]) ** 2);
 
 export const radians = (degrees: number): number => (degrees * Math.PI) / 180;
 export const degrees = (angle: number): number => (angle * 180) / Math.PI;
@@ -81,6 +81,12 @@ export function figureOf(heightM: number, { shank, thigh, trunk, foot }: Angles)
   };
 }
 
+/** Whether two bones that end at two points can meet. */
+export function bonesReach(from: Point, fromLength: number, to: Point, toLength: number): boolean {
+  const far = distance(from, to);
+  return far <= fromLength + toLength && far >= Math.abs(fromLength - toLength) && far > 0;
+}
+
 /**
  * The joint between two bones that end at two points: where two circles meet, on the left of the way from the first to the
  * second or on the right of it.
@@ -93,8 +99,8 @@ export function jointBetween(
   toLength: number,
   side: 'left' | 'right',
 ): Point | null {
+  if (!bonesReach(from, fromLength, to, toLength)) return null;
   const far = distance(from, to);
-  if (far > fromLength + toLength || far < Math.abs(fromLength - toLength) || far === 0) return null;
   const [ex, ey] = times(1 / far, less(to, from));
   const q = (fromLength ** 2 + far ** 2 - toLength ** 2) / (2 * far);
   const out = Math.sqrt(Math.max(0, fromLength ** 2 - q ** 2)) * (side === 'left' ? 1 : -1);

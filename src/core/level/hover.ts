@@ -56,15 +56,19 @@ export function hoverSeat(rule: HoverRule, one: HoverCase): HoverSeat | { readon
   const { kit } = one.facts;
   const has: Readonly<Record<HoverAid, boolean>> = { none: true, wedge: kit.wedge, rail: kit.rail };
   const highestCm = seatHeights(kit).at(-1)?.heightCm ?? null;
-  const ways = aids.flatMap((aid) => {
-    const lowestCm = lowestWith(aid, rule, one, ankleOf(one).deg);
+  const wayWith = (aid: HoverAid) => {
+    const lowestCm = lowestWith(aid, rule, one, ankleDeg);
     if (lowestCm === null) return [];
     const seatCm = one.raised(lowestCm);
     // A hall that nobody described lacks no seat: the level says which one it takes.
     return [{ aid, lowestCm, seatCm, has: has[aid], stands: highestCm === null || highestCm >= seatCm }];
-  });
-  const found = ways.find((way) => way.has && way.stands);
-  if (found) return found;
+  };
+  const ankleDeg = ankleOf(one).deg;
+  for (const aid of aids.filter((a) => has[a])) {
+    const [way] = wayWith(aid);
+    if (way?.stands) return way;
+  }
+  const ways = aids.flatMap(wayWith);
   const lacks = (way: (typeof ways)[number]): number => Number(!way.has) + Number(!way.stands);
   const [nearest, ...others] = [...ways].sort((a, b) => lacks(a) - lacks(b));
   if (!nearest) return { blocks: ankleBlocks(rule, one) };

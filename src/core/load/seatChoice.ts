@@ -1,4 +1,4 @@
-import { hoverFit, leavesRoom, type Hover, type HoverFit } from './seatTable';
+import { forgetTable, hoverFit, loadStep, leavesRoom, type Hover, type HoverFit } from './seatTable';
 
 /** What a seat to hover over is chosen by. Lengths in cm. */
 export interface SeatQuestion extends Omit<Hover, 'seatCm'> {
@@ -71,17 +71,29 @@ const kept = 50_000;
  */
 export function lowestToHover(question: SeatQuestion): number | null {
   const ankleDeg = Math.floor(question.ankleDeg / ankleStepDeg + tiny) * ankleStepDeg;
-  const { heightCm, arms, loadShare, heelLiftCm, pullPct } = question;
+  const { heightCm, arms, heelLiftCm, pullPct } = question;
+  const loadShare = loadStep(question.loadShare).toFixed(3);
   const { shownCm, underShownCm, capCm, mostEffortPct, roomLeastDeg } = question;
   const key = `${[heightCm, ankleDeg, arms, loadShare, heelLiftCm, pullPct].join(' ')} ${[shownCm, underShownCm, capCm, mostEffortPct, roomLeastDeg].join(' ')}`;
   const known = lowest.get(key);
   if (known !== undefined) return known;
   const own = firstFrom(question, Math.ceil(shownCm - underShownCm - tiny));
-  const suppler = ankleDeg < ampleAnkleDeg ? lowestToHover({ ...question, ankleDeg: ankleDeg + ankleStepDeg }) : null;
+  // Where the ankle takes nothing away from either posture no suppler one gets a higher seat.
+  const free = own !== null && [own, shownCm].every((cm) => fitAt(question, cm).free);
+  const suppler =
+    own !== null && !free && ankleDeg < ampleAnkleDeg
+      ? lowestToHover({ ...question, ankleDeg: ankleDeg + ankleStepDeg })
+      : null;
   const found = own === null || suppler === null ? own : firstFrom(question, Math.max(own, suppler));
   if (lowest.size >= kept) lowest.clear();
   lowest.set(key, found);
   return found;
+}
+
+/** As `forgetTable`, with the answers drawn from it. */
+export function forgetAll(): void {
+  lowest.clear();
+  forgetTable();
 }
 
 function firstFrom(question: SeatQuestion, fromCm: number): number | null {

@@ -32,6 +32,8 @@ export interface HoverFit {
   readonly hip: number | null;
   /** How far the ankle bends in it, degrees. */
   readonly ankleDeg: number | null;
+  /** No suppler ankle would change it. */
+  readonly free: boolean;
 }
 
 /** Always to the harder side, so that a coarse table never promises more than a fine one. */
@@ -39,6 +41,9 @@ const steps = { seatShare: 0.001, ankleDeg: 0.5, loadShare: 0.005, liftShare: 0.
 const tiny = 1e-9;
 const down = (value: number, step: number): number => Math.floor(value / step + tiny) * step;
 const up = (value: number, step: number): number => Math.ceil(value / step - tiny) * step;
+
+/** A share of the body mass as the table has it. */
+export const loadStep = (loadShare: number): number => up(loadShare, steps.loadShare);
 
 const fits = new Map<string, HoverFit>();
 const edges = new Map<string, readonly [back: number, forward: number] | null>();
@@ -58,13 +63,14 @@ function fitOf(shape: string, ankleDeg: number, squat: (ankleDeg: number) => Squ
   const known = fits.get(key);
   if (known) return known;
   const solved = solveAlone(squat(ankleDeg));
+  const free = ankleDeg === supplest;
   const fit =
     'posture' in solved
       ? {
           ...{ reasons: solved.reasons, ankleDeg: solved.posture.dorsiflexionDeg },
-          ...{ knee: solved.momentNmPerKg.knee, hip: solved.momentNmPerKg.hip },
+          ...{ knee: solved.momentNmPerKg.knee, hip: solved.momentNmPerKg.hip, free },
         }
-      : { reasons: solved.reasons, ankleDeg: null, knee: null, hip: null };
+      : { reasons: solved.reasons, ankleDeg: null, knee: null, hip: null, free };
   fits.set(key, fit);
   return fit;
 }
@@ -84,6 +90,11 @@ export function hoverRoomDeg(hover: Hover): number {
 }
 
 const roomy = new Map<string, boolean>();
+
+/** Has the table begin anew, which changes no answer: for measuring what it is worth. */
+export function forgetTable(): void {
+  for (const book of [fits, edges, roomy]) book.clear();
+}
 
 /** Whether the shins may swing so far: as `hoverRoomDeg` says, mostly by two looks instead of some hundred. */
 export function leavesRoom(hover: Hover, leastDeg: number): boolean {
@@ -110,7 +121,7 @@ function rounded(hover: Hover): {
 } {
   const seatShare = down(hover.seatCm / hover.heightCm, steps.seatShare);
   const ankleDeg = Math.min(supplest, down(hover.ankleDeg, steps.ankleDeg));
-  const loadShare = up(hover.loadShare, steps.loadShare);
+  const loadShare = loadStep(hover.loadShare);
   const liftShare = down(hover.heelLiftCm / hover.heightCm, steps.liftShare);
   const { arms, pullPct } = hover;
   return {

@@ -1,4 +1,4 @@
-import { degrees, jointBetween, less, radians, type Point } from '../body/figure';
+import { bonesReach, degrees, hipOver, jointBetween, kneeOver, less, radians, type Point } from '../body/figure';
 import { footShares, standingHip } from '../body/segments';
 import { lastHolding, root } from '../math/root';
 import { gravity, type Split } from './setUp';
@@ -16,6 +16,7 @@ import {
   wantedFromHeel,
   type Reason,
   type Standing,
+  type Stood,
   type Unsolved,
 } from './standing';
 import {
@@ -23,7 +24,9 @@ import {
   kneeShare,
   legMasses,
   legMoments,
+  overAngles,
   trunkMoment,
+  turningOf,
   type Leg,
   type LegMoments,
   type Mass,
@@ -76,7 +79,7 @@ export interface SplitAnswer {
 }
 
 /** One posture on two legs, before it is known how the floor shares the work. */
-interface Stride {
+export interface Stride {
   readonly standing: Standing;
   readonly front: Leg;
   readonly rear: Leg;
@@ -96,51 +99,90 @@ export function solveSplit(one: Split): SplitAnswer | Unsolved {
     const tooHigh = one.hipHeightM > standingHip(standing.lengths);
     return unsolved(tooHigh ? 'hip_too_high' : 'hip_too_low');
   }
-  const stride = (shank: number, trunk: number) => strideAt(one, standing, shank, trunk);
+  const stride = strideOver(one, standing);
   if (one.rule === 'pose' || one.rule === 'share_by_trunk') {
     const shank = radians(one.shankDeg);
     if (!bracket.reaches(shank)) return unsolved('shank_angle_unreachable');
-    if (!stride(shank, 0)) return unsolved('rear_leg_unreachable');
-    if (one.rule === 'pose') return answerOf(one, stride(shank, radians(one.trunkDeg)));
-    const found = root((trunk) => shareOf(one, stride(shank, trunk)) - one.frontShare, radians(-20), radians(80));
-    return 'at' in found ? answerOf(one, stride(shank, found.at)) : unsolved('front_share_unreachable');
+    if (!stride.reaches(shank)) return unsolved('rear_leg_unreachable');
+    if (one.rule === 'pose') return answerOf(one, stride.at(shank, radians(one.trunkDeg)));
+    const found = root((trunk) => stride.share(shank, trunk) - one.frontShare, radians(-20), radians(80));
+    return 'at' in found ? answerOf(one, stride.at(shank, found.at)) : unsolved('front_share_unreachable');
   }
   const trunk = radians(one.trunkDeg);
-  const reaches = (shank: number) => stride(shank, trunk) !== null;
-  if (!reaches(bracket.from)) return unsolved('rear_leg_unreachable');
-  const to = lastHolding(reaches, bracket.from, bracket.to, 100);
-  const found = root((shank) => shareOf(one, stride(shank, trunk)) - one.frontShare, bracket.from, to);
-  return 'at' in found ? answerOf(one, stride(found.at, trunk)) : unsolved('front_share_unreachable');
+  if (!stride.reaches(bracket.from)) return unsolved('rear_leg_unreachable');
+  const to = lastHolding(stride.reaches, bracket.from, bracket.to, 55);
+  const found = root((shank) => stride.share(shank, trunk) - one.frontShare, bracket.from, to);
+  return 'at' in found ? answerOf(one, stride.at(found.at, trunk)) : unsolved('front_share_unreachable');
 }
 
-/** `null` where the rear leg does not reach. */
-function strideAt(one: Split, standing: Standing, shank: number, trunk: number): Stride | null {
-  const { lengths } = standing;
+interface StrideOver {
+  /** Whether the rear leg does. */
+  readonly reaches: (shank: number) => boolean;
+  /** Of the floor on the front leg; NaN where the rear one does not reach. */
+  readonly share: (shank: number, trunk: number) => number;
+  /** `null` where the rear leg does not reach. */
+  readonly at: (shank: number, trunk: number) => Stride | null;
+}
+
+/** All split stances with the hips at one height. */
+export function strideOver(one: Split, standing: Standing): StrideOver {
+  const { lengths, ankle, target } = standing;
+  const { massKg } = one;
   // cos b = (y - Ls cos a) / Lt
-  const y = one.hipHeightM - standing.ankle[1];
-  const thigh = Math.acos(Math.min(1, Math.max(-1, (y - lengths.shank * Math.cos(shank)) / lengths.thigh)));
-  const { leg: front, upper } = stoodAt(standing, shank, thigh, trunk);
-  const pitch = radians(one.rearFootDeg);
-  const [cos, sin] = [Math.cos(pitch), Math.sin(pitch)];
-  const [d, h] = [(footShares.ball - footShares.ankle) * lengths.foot, lengths.ankle];
-  const ankle: Point = [-one.stepM - d * cos + h * sin, d * sin + h * cos];
-  const knee = jointBetween(ankle, lengths.shank, front.hip, lengths.thigh, 'right');
-  if (!knee) return null;
-  const rear: Leg = { ball: [-one.stepM, 0], ankle, knee, hip: front.hip };
-  const [bone, up] = [less(knee, ankle), less(front.hip, knee)];
+  const y = one.hipHeightM - ankle[1];
+  const thighOf = (shank: number) =>
+    Math.acos(Math.min(1, Math.max(-1, (y - lengths.shank * Math.cos(shank)) / lengths.thigh)));
+  const rearFoot = rearFootOf(one, standing);
+  const hipAt = (shank: number): Point => hipOver(kneeOver(ankle, lengths, shank), lengths, thighOf(shank));
+  const rearAt = (shank: number): Leg | null => {
+    const hip = hipAt(shank);
+    const knee = jointBetween(rearFoot.ankle, lengths.shank, hip, lengths.thigh, 'right');
+    return knee && { ball: rearFoot.ball, ankle: rearFoot.ankle, knee, hip };
+  };
+  const massesOf = ({ leg, upper }: Pick<Stood, 'leg' | 'upper'>): Mass[] => [
+    ...legMasses(leg, massKg),
+    upper.pelvis,
+    ...upper.above,
+  ];
+  const upright = stoodAt(standing, 0, 0, 0);
+  const { ry } = groundFor([...massesOf(upright), ...legMasses(upright.leg, massKg)], upright.upper.support);
+  const turning = overAngles((...angles) => {
+    const stood = stoodAt(standing, ...angles);
+    return turningOf(massesOf(stood), stood.upper.support);
+  });
   return {
-    ...{ standing, front, rear, upper, angles: { shank, thigh, trunk } },
-    ...{ rearShank: Math.atan2(bone[0], bone[1]), rearThigh: Math.atan2(-up[0], up[1]) },
-    masses: [...legMasses(front, one.massKg), ...legMasses(rear, one.massKg), upper.pelvis, ...upper.above],
+    reaches: (shank) => bonesReach(rearFoot.ankle, lengths.shank, hipAt(shank), lengths.thigh),
+    share: (shank, trunk) => {
+      const rear = rearAt(shank);
+      if (!rear) return NaN;
+      const m0 = turning(shank, thighOf(shank), trunk) + turningOf(legMasses(rear, massKg), null);
+      return shareOf(one, target, { ry, m0 });
+    },
+    at: (shank, trunk) => {
+      const rear = rearAt(shank);
+      if (!rear) return null;
+      const stood = stoodAt(standing, shank, thighOf(shank), trunk);
+      const [bone, up] = [less(rear.knee, rear.ankle), less(rear.hip, rear.knee)];
+      return {
+        ...{ standing, front: stood.leg, rear, upper: stood.upper, angles: stood.angles },
+        ...{ rearShank: Math.atan2(bone[0], bone[1]), rearThigh: Math.atan2(-up[0], up[1]) },
+        masses: [...massesOf(stood), ...legMasses(rear, massKg)],
+      };
+    },
   };
 }
 
-/** F front = (M0 + step Ry) / (cx + step), as a share of Ry. */
-function shareOf({ stepM }: Split, stride: Stride | null): number {
-  if (!stride) return NaN;
-  const { ry, m0 } = groundFor(stride.masses, stride.upper.support);
-  return (m0 + stepM * ry) / (stride.standing.target[0] + stepM) / ry;
+/** The rear foot stands on its ball, a step behind. */
+function rearFootOf({ rearFootDeg, stepM }: Split, { lengths }: Standing): Pick<Leg, 'ball' | 'ankle'> {
+  const pitch = radians(rearFootDeg);
+  const [cos, sin] = [Math.cos(pitch), Math.sin(pitch)];
+  const [d, h] = [(footShares.ball - footShares.ankle) * lengths.foot, lengths.ankle];
+  return { ball: [-stepM, 0], ankle: [-stepM - d * cos + h * sin, d * sin + h * cos] };
 }
+
+/** F front = (M0 + step Ry) / (cx + step), as a share of Ry. */
+const shareOf = ({ stepM }: Split, target: Point, { ry, m0 }: { readonly ry: number; readonly m0: number }): number =>
+  (m0 + stepM * ry) / (target[0] + stepM) / ry;
 
 function answerOf(one: Split, stride: Stride | null): SplitAnswer | Unsolved {
   if (!stride) return unsolved('rear_leg_unreachable');
@@ -148,7 +190,7 @@ function answerOf(one: Split, stride: Stride | null): SplitAnswer | Unsolved {
   const { standing, front, rear, upper, angles } = stride;
   const { lengths, target } = standing;
   const { rx, ry, m0 } = groundFor(stride.masses, upper.support);
-  const frontShare = shareOf(one, stride);
+  const frontShare = shareOf(one, target, { ry, m0 });
   const bodyWeight = massKg * gravity;
   /** The two legs with a brace, which pushes the front foot back and the rear one forward. */
   const legs = (braceN: number) => {

@@ -15,8 +15,10 @@ import {
   type Moments,
   type Solved,
   type Standing,
+  type Stood,
   type Unsolved,
 } from './standing';
+import { overAngles } from './statics';
 import { handOf } from './upper';
 
 /** What the support does: every figure against the same without it; `null` where there is no support. */
@@ -76,6 +78,7 @@ interface SquatAt {
   readonly from: number;
   readonly to: number;
   readonly reaches: (shank: number) => boolean;
+  readonly stood: (shank: number, trunk: number) => Stood;
   readonly balance: (shank: number, trunk: number) => number;
   readonly solved: (shank: number, trunk: number) => Solved;
   readonly willDo: (shank: number, trunk: number) => boolean;
@@ -101,10 +104,12 @@ export function squatAt(one: Squat): SquatAt | null {
   // cos b = (y - Ls cos a) / Lt
   const thigh = (shank: number) => Math.acos(Math.min(1, Math.max(-1, (y - ls * Math.cos(shank)) / lt)));
   const stood = (shank: number, trunk: number) => stoodAt(standing, shank, thigh(shank), trunk);
+  const moment = overAngles((...angles) => outOfBalance(standing, stoodAt(standing, ...angles)));
   return {
     ...{ standing, from, to },
     reaches: (shank) => shank >= from - close && shank <= to + close,
-    balance: (shank, trunk) => outOfBalance(standing, stood(shank, trunk)),
+    stood,
+    balance: (shank, trunk) => moment(shank, thigh(shank), trunk),
     solved: (shank, trunk) => solvedAt(standing, stood(shank, trunk)),
     willDo: (shank, trunk) => willDo(standing, stood(shank, trunk)),
   };
@@ -136,7 +141,7 @@ export function overShanks(one: Squat): OverShanks {
   return {
     fits: (shankDeg) => {
       const shank = radians(shankDeg);
-      const found = at?.reaches(shank) ? root(overTrunk(at, shank), trunkFrom, trunkTo) : null;
+      const found = at?.reaches(shank) ? root((trunk) => at.balance(shank, trunk), trunkFrom, trunkTo) : null;
       return at !== null && found !== null && 'at' in found && at.willDo(shank, found.at);
     },
     solved: (shankDeg) => (at ? byShank(one, at, radians(shankDeg)) : solveAlone({ ...one, rule: 'shank', shankDeg })),
@@ -149,23 +154,8 @@ function byShank(one: Squat, at: SquatAt, shank: number): Solved | Unsolved {
 
 /** The lean that puts the weight where it is wanted, over shins that are given. */
 function solveTrunk(one: Squat, at: SquatAt, shank: number): Solved | Unsolved {
-  const found = root(overTrunk(at, shank), trunkFrom, trunkTo);
+  const found = root((trunk) => at.balance(shank, trunk), trunkFrom, trunkTo);
   return 'at' in found ? at.solved(shank, found.at) : unbalanced(found.near, one);
-}
-
-/**
- * T(lean) = a + b sin + c cos: everything above the hips swings about them, and a held arm lies between the shoulder and a
- * point that stays. So three looks give the whole of it.
- */
-function overTrunk(at: SquatAt, shank: number): (trunk: number) => number {
-  const [upright, level, upsideDown] = [0, Math.PI / 2, Math.PI].map((trunk) => at.balance(shank, trunk)) as [
-    number,
-    number,
-    number,
-  ];
-  const a = (upright + upsideDown) / 2;
-  const [b, c] = [level - a, (upright - upsideDown) / 2];
-  return (trunk) => a + b * Math.sin(trunk) + c * Math.cos(trunk);
 }
 
 /** Fx = -T(Fx = 0) / (hy - cy): how hard the hands pull so that this posture stands. */

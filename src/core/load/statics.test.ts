@@ -1,16 +1,16 @@
 import fc from 'fast-check';
-import { Matrix, solve } from 'ml-matrix';
 import { describe, expect, test } from 'vitest';
+import { secondMoments, secondStride } from '../../../bench/secondFormulation';
 import { less, radians, solePoint, type Point } from '../body/figure';
 import { lengthsOf, massShares } from '../body/segments';
 import { solveBridge } from './bridge';
 import { solveHinge } from './hinge';
 import { windowOf } from './search';
-import { gravity, usualLimits, type Carrying, type Squat } from './setUp';
-import { solveSplit } from './split';
+import { gravity, usualLimits, type Carrying, type Split, type Squat } from './setUp';
+import { solveSplit, strideOver } from './split';
 import { solveAlone, solveSquat } from './squat';
 import { outOfBalance, standingOn, stoodAt, type Solved } from './standing';
-import { cross, groundFor, legMasses, legMoments, weightOf, type Mass } from './statics';
+import { cross, groundFor, legMasses, legMoments, type Mass } from './statics';
 
 // The reference person of the specification.
 const carrying: Carrying = {
@@ -83,78 +83,6 @@ function pointsOf(one: Squat, { posture, cop }: Solved) {
   return { standing, stood, cop: solePoint(standing.lengths, cop.fromHeelM, standing.pitch) };
 }
 
-interface Body {
-  readonly masses: readonly Mass[];
-  readonly force?: { readonly at: Point; readonly n: Point };
-}
-interface Joint {
-  readonly at: Point;
-  /** The body it acts on, and the one it acts on the other way round; `null` is the floor. */
-  readonly on: number;
-  readonly from: number | null;
-}
-
-/** All bodies at once: three equations each, three unknowns a joint, by a general solver. */
-function allAtOnce(bodies: readonly Body[], joints: readonly Joint[]): { fx: number; fy: number; m: number }[] {
-  const size = 3 * bodies.length;
-  const left = Matrix.zeros(size, 3 * joints.length);
-  const right = Matrix.zeros(size, 1);
-  for (const [j, { at, on, from }] of joints.entries())
-    for (const [body, sign] of [[on, 1], ...(from === null ? [] : [[from, -1]])] as [number, number][]) {
-      left.set(3 * body, 3 * j, sign);
-      left.set(3 * body + 1, 3 * j + 1, sign);
-      left.set(3 * body + 2, 3 * j, -sign * at[1]);
-      left.set(3 * body + 2, 3 * j + 1, sign * at[0]);
-      left.set(3 * body + 2, 3 * j + 2, sign);
-    }
-  for (const [b, { masses, force }] of bodies.entries()) {
-    right.set(3 * b, 0, -(force?.n[0] ?? 0));
-    right.set(3 * b + 1, 0, weightOf(masses) - (force?.n[1] ?? 0));
-    const turning = masses.reduce((sum, m) => sum + m.at[0] * m.kg * gravity, 0);
-    right.set(3 * b + 2, 0, turning - (force ? cross(force.at, force.n) : 0));
-  }
-  const found = solve(left, right).to1DArray();
-  return joints.map((_, j) => ({ fx: found[3 * j] ?? NaN, fy: found[3 * j + 1] ?? NaN, m: found[3 * j + 2] ?? NaN }));
-}
-
-/** Moments of both legs and of L5/S1 by the second formulation. */
-function secondOf(one: Squat, answer: Solved) {
-  const { stood } = pointsOf(one, answer);
-  const { leg, upper } = stood;
-  const [foot, shank, thigh] = legMasses(leg, 2 * one.massKg);
-  const [rest, ...arms] = upper.above;
-  if (!rest) throw new Error('nothing above the hips');
-  const hands = one.support?.hands ?? 0;
-  // What is carried in a hand belongs to the free arms, on the shoulders to the trunk; arms that do the same are one group.
-  const [armOne, armTwo, load] = arms;
-  const onTrunk = load && one.loadAt === 'shoulders' ? [load] : [];
-  const inHand = load && one.loadAt === 'hands' ? [load] : [];
-  const holding = [armOne, armTwo].slice(0, hands).flatMap((a) => a ?? []);
-  const free = [armOne, armTwo].slice(hands).flatMap((a) => a ?? []);
-  const groups: Body[] = [
-    ...(holding.length > 0 && upper.support ? [{ masses: holding, force: upper.support }] : []),
-    ...(free.length > 0 ? [{ masses: [...free, ...inHand] }] : []),
-  ];
-  const bodies: Body[] = [
-    { masses: [foot] },
-    { masses: [shank] },
-    { masses: [thigh] },
-    { masses: [upper.pelvis] },
-    { masses: [rest, ...onTrunk] },
-    ...groups,
-  ];
-  const [ground, ankle, knee, hip, lumbar] = allAtOnce(bodies, [
-    { at: [0, 0], on: 0, from: null },
-    { at: leg.ankle, on: 0, from: 1 },
-    { at: leg.knee, on: 1, from: 2 },
-    { at: leg.hip, on: 2, from: 3 },
-    { at: upper.lumbar, on: 3, from: 4 },
-    ...groups.map((_, g) => ({ at: upper.shoulder, on: 5 + g, from: 4 })),
-  ]);
-  if (!ground || !ankle || !knee || !hip || !lumbar) throw new Error('a joint is missing');
-  return { ground, ankle: -ankle.m / 2, knee: knee.m / 2, hip: -hip.m / 2, lumbarTotal: -lumbar.m };
-}
-
 describe('1, three ways to the same moments', () => {
   test('joint by joint, all bodies at once and in closed form they agree to 1e-9', () => {
     fc.assert(
@@ -162,7 +90,8 @@ describe('1, three ways to the same moments', () => {
         const answer = solveAlone(one);
         fc.pre('posture' in answer);
         const { momentNm: m } = answer;
-        const second = secondOf(one, answer);
+        const { stood: at } = pointsOf(one, answer);
+        const second = secondMoments(one, at, [0, 0]);
         for (const joint of ['ankle', 'knee', 'hip', 'lumbarTotal'] as const)
           expect([joint, near(m[joint], second[joint], Math.abs(m[joint]))]).toEqual([joint, true]);
         const { stood } = pointsOf(one, answer);
@@ -388,6 +317,30 @@ describe('of one body', () => {
       before = answer.rear.momentNm.knee;
       expect(near(answer.front.forceN[1] + answer.rear.forceN[1], 70 * gravity, 700)).toBe(true);
     }
+  });
+  test('14, both legs joint by joint and all bodies at once agree to 1e-9, whatever the brace', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.55, max: 0.75, noNaN: true }),
+        fc.double({ min: 0.45, max: 0.8, noNaN: true }),
+        fc.integer({ min: 5, max: 30 }),
+        fc.integer({ min: 0, max: 30 }),
+        fc.integer({ min: -10, max: 10 }),
+        (hipHeightM, stepM, shankDeg, trunkDeg, bracePct) => {
+          const pose = { rule: 'pose', shankDeg, trunkDeg } as const;
+          const one: Split = { ...carrying, ...{ hipHeightM, stepM, rearFootDeg: 55, bracePct }, ...pose };
+          const answer = solveSplit(one);
+          const stride = strideOver(one, standingOn(one, 0)).at(radians(shankDeg), radians(trunkDeg));
+          fc.pre('front' in answer && stride !== null);
+          const second = secondStride(one, (bracePct * one.massKg * gravity) / 100, stride);
+          expect(near(second.frontShare, answer.frontShare)).toBe(true);
+          for (const leg of ['front', 'rear'] as const)
+            for (const joint of ['ankle', 'knee', 'hip'] as const)
+              expect(near(answer[leg].momentNm[joint], second[leg][joint], 100)).toBe(true);
+        },
+      ),
+      runs,
+    );
   });
   test('15, a bridge: feet further away load the hip and the back of the thigh; one leg over twice as much as two', () => {
     const bridge = (heelToButtockM: number, singleLeg = false) => {

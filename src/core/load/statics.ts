@@ -13,6 +13,22 @@ export const cross = (r: Point, f: Point): number => r[0] * f[1] - r[1] * f[0];
 
 export const weightOf = (masses: readonly Mass[]): number => masses.reduce((sum, m) => sum + m.kg * gravity, 0);
 
+/**
+ * A moment about one point of all that stands on an ankle hangs on the angles of shank, thigh and trunk as
+ * k + a sin + b sin + c sin + d cos: five looks give the whole of it, and searches need no more of them.
+ * @param look the moment by angles, radians
+ */
+export function overAngles(look: OfAngles): OfAngles {
+  const right = Math.PI / 2;
+  const [upright, upsideDown] = [look(0, 0, 0), look(0, 0, Math.PI)];
+  const [k, d] = [(upright + upsideDown) / 2, (upright - upsideDown) / 2];
+  const [a, b, c] = [look(right, 0, 0) - upright, look(0, right, 0) - upright, look(0, 0, right) - k];
+  return (shank, thigh, trunk) =>
+    k + a * Math.sin(shank) + b * Math.sin(thigh) + c * Math.sin(trunk) + d * Math.cos(trunk);
+}
+
+type OfAngles = (shank: number, thigh: number, trunk: number) => number;
+
 /** Joints of one leg, with the ball of its foot. */
 export interface Leg {
   readonly ball: Point;
@@ -72,11 +88,14 @@ export interface Ground {
   readonly m0: number;
 }
 
+/** sum m g x - h x F: about the origin. */
+export const turningOf = (masses: readonly Mass[], support: Force | null): number =>
+  masses.reduce((sum, m) => sum + m.kg * gravity * m.at[0], 0) - (support ? cross(support.at, support.n) : 0);
+
 /** Ry = sum m g - Fy, Rx = -Fx, M0 = sum m g x - h x F */
 export function groundFor(masses: readonly Mass[], support: Force | null): Ground {
   const [fx, fy] = support?.n ?? [0, 0];
-  const turning = masses.reduce((sum, m) => sum + m.kg * gravity * m.at[0], 0);
-  return { rx: 0 - fx, ry: weightOf(masses) - fy, m0: turning - (support ? cross(support.at, support.n) : 0) };
+  return { rx: 0 - fx, ry: weightOf(masses) - fy, m0: turningOf(masses, support) };
 }
 
 /** Moment at a point of the trunk of all that is above it, + extensor. */
