@@ -3,6 +3,8 @@
  * Drillis and Contini 1966, Dempster 1955, as given by Winter, Biomechanics and Motor Control of Human Movement, all from
  * memory; those marked [A] are assumptions of this model.
  */
+const arm = { upper: 0.186, fore: 0.146, halfHand: 0.054 } as const;
+
 export const lengthShares = {
   /** [W] Of the ankle above the floor. */
   ankle: 0.039,
@@ -14,8 +16,14 @@ export const lengthShares = {
   thigh: 0.245,
   /** [W] Hip to shoulder. */
   trunk: 0.288,
-  /** [W] Shoulder to the middle of the grip: upper arm 0.186, forearm 0.146, half a hand 0.054. */
-  reach: 0.386,
+  /** [W] */
+  upperArm: arm.upper,
+  /** [W] Shoulder to the middle of the grip. */
+  reach: arm.upper + arm.fore + arm.halfHand,
+  /** [W] From the middle to a shoulder, half of 0.259. */
+  shoulderOut: 0.1295,
+  /** [A] From the middle to a hip joint. */
+  hipOut: 0.067,
   /** [W] Shoulder to the centre of mass of the arm: 0.530 of shoulder to wrist. */
   armCentre: 0.17596,
   /** [A] Hip joint above what is sat on. */

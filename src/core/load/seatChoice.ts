@@ -1,3 +1,4 @@
+import { effortPct } from './compare';
 import { forgetTable, hoverFit, loadStep, leavesRoom, type Hover, type HoverFit } from './seatTable';
 
 /** What a seat to hover over is chosen by. Lengths in cm. */
@@ -33,9 +34,9 @@ export const ankleStepDeg = 0.5;
 export function seatRow(question: SeatQuestion, cm: number): SeatRow {
   const shown = fitAt(question, question.shownCm);
   const fit = fitAt(question, cm);
-  const over = (now: number | null, then: number | null) =>
-    shown.reasons.length === 0 && now !== null && then !== null && then > 0 ? (100 * now) / then : null;
-  const [kneePct, hipPct] = [over(fit.knee, shown.knee), over(fit.hip, shown.hip)];
+  // Both as people do it, which is the lock of the table.
+  const [then, thenHip] = shown.reasons.length === 0 ? [shown.knee, shown.hip] : [null, null];
+  const [kneePct, hipPct] = [effortPct(fit.knee, then), effortPct(fit.hip, thenHip)];
   return { cm, fit, kneePct, hipPct, whyNot: whyNot(question, cm, fit, kneePct, hipPct) };
 }
 

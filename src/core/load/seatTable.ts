@@ -2,6 +2,7 @@ import { degrees } from '../body/figure';
 import { usualLimits, type Squat } from './setUp';
 import type { HoverArms } from '../shapes/ladder';
 import { windowOf } from './search';
+import { asPeopleDo } from './compare';
 import { overShanks, solveAlone } from './squat';
 import { standingOn, type Reason } from './standing';
 
@@ -135,7 +136,7 @@ function rounded(hover: Hover): {
       support: pullPct > 0 ? { ...railAt, fxPct: pullPct, fyPct: 0, hands: 2 } : null,
       limits: { ...usualLimits, dfLimitDeg: limitDeg },
       hipHeightM: (seatShare + 0.05) * body.heightM,
-      ...{ rule: 'parallel', trunkPerShank: 1 },
+      ...asPeopleDo,
     }),
   };
 }

@@ -1,19 +1,39 @@
+import { lengthShares } from '../../core/body/segments';
 import { middleJoints, type Joint } from '../../core/shapes/intake';
 import type { Side } from '../../core/shapes/facts';
 
-/** Where the joints lie on a figure 190 wide and 400 high, seen from the front; the person's right is on our left. */
-const spots: readonly (readonly [joint: Joint, x: number, y: number])[] = [
-  ['neck', 0, 62],
-  ['shoulder', 46, 92],
-  ['elbow', 62, 152],
-  ['hand', 78, 212],
-  ['back', 0, 150],
-  ['hip', 25, 206],
-  ['knee', 27, 292],
-  ['ankle', 30, 374],
-];
 const half = 95;
 const height = 400;
+/** How long the figure is drawn, and where its soles stand. */
+const long = 372;
+const floor = 389;
+const { ankle, shank, thigh, trunk, upperArm, reach, shoulderOut, hipOut } = lengthShares;
+const up = (share: number): number => Math.round(floor - long * share);
+const out = (share: number): number => Math.round(long * share);
+const [ankleY, kneeY, hipY, shoulderY] = [
+  ankle,
+  ankle + shank,
+  ankle + shank + thigh,
+  ankle + shank + thigh + trunk,
+].map(up) as [number, number, number, number];
+/** The arms hang a little away from the body. */
+const armOut = (8 * Math.PI) / 180;
+const armX = (share: number): number => out(shoulderOut + share * Math.sin(armOut));
+const armY = (share: number): number => shoulderY + out(share * Math.cos(armOut));
+const x = { shoulder: out(shoulderOut), elbow: armX(upperArm), hand: armX(reach), hip: out(hipOut) } as const;
+const leg = { knee: x.hip + 2, ankle: x.hip + 5 } as const;
+
+/** Where the joints lie, seen from the front, for a body of the lengths of `core/body`; the person's right is on our left. */
+const spots: readonly (readonly [joint: Joint, x: number, y: number])[] = [
+  ['neck', 0, shoulderY - 26],
+  ['shoulder', x.shoulder, shoulderY],
+  ['elbow', x.elbow, armY(upperArm)],
+  ['hand', x.hand, armY(reach)],
+  ['back', 0, Math.round((shoulderY + hipY) / 2)],
+  ['hip', x.hip, hipY],
+  ['knee', leg.knee, kneeY],
+  ['ankle', leg.ankle, ankleY],
+];
 
 interface Props {
   readonly view: 'front' | 'back';
@@ -43,22 +63,30 @@ export function BodyFigure({ view, levelAt, tap, words }: Props) {
       </figcaption>
       <svg width={2 * half} height={height} viewBox={`${-half} 0 ${2 * half} ${height}`} aria-hidden>
         <g stroke="var(--color-wood)" strokeLinecap="round" fill="none">
-          <path d="M0 74V190" strokeWidth="52" />
-          <path d="M-34 92H34" strokeWidth="26" />
-          <path d="M0 60v16" strokeWidth="18" />
-          <path d="M-24 206H24" strokeWidth="30" />
+          <path d={`M0 ${shoulderY - 16}V${hipY - 14}`} strokeWidth="52" />
+          <path d={`M${12 - x.shoulder} ${shoulderY}H${x.shoulder - 12}`} strokeWidth="26" />
+          <path d={`M0 ${shoulderY - 32}v16`} strokeWidth="18" />
+          <path d={`M${-x.hip} ${hipY}H${x.hip}`} strokeWidth="30" />
           {[-1, 1].map((s) => (
             <g key={s}>
-              <path d={`M${46 * s} 92 ${62 * s} 152 ${78 * s} 212`} strokeWidth="17" strokeLinejoin="round" />
-              <path d={`M${25 * s} 206 ${27 * s} 292 ${30 * s} 374`} strokeWidth="24" strokeLinejoin="round" />
-              <path d={`M${30 * s} 384h${14 * s}`} strokeWidth="15" />
+              <path
+                d={`M${x.shoulder * s} ${shoulderY} ${x.elbow * s} ${armY(upperArm)} ${x.hand * s} ${armY(reach)}`}
+                strokeWidth="17"
+                strokeLinejoin="round"
+              />
+              <path
+                d={`M${x.hip * s} ${hipY} ${leg.knee * s} ${kneeY} ${leg.ankle * s} ${ankleY}`}
+                strokeWidth="24"
+                strokeLinejoin="round"
+              />
+              <path d={`M${leg.ankle * s} ${ankleY + 8}h${14 * s}`} strokeWidth="15" />
             </g>
           ))}
         </g>
-        <ellipse cx="0" cy="30" rx="23" ry="29" fill="var(--color-wood)" />
+        <ellipse cx="0" cy={shoulderY - 57} rx="23" ry="28" fill="var(--color-wood)" />
         {view === 'front' ? (
           <path
-            d="M-8 36q8 7 16 0M-9 24v3M9 24v3"
+            d={`M-8 ${shoulderY - 51}q8 7 16 0M-9 ${shoulderY - 63}v3M9 ${shoulderY - 63}v3`}
             stroke="var(--color-wood-dark)"
             strokeWidth="2.5"
             fill="none"
@@ -66,7 +94,7 @@ export function BodyFigure({ view, levelAt, tap, words }: Props) {
           />
         ) : (
           <path
-            d="M0 84V186"
+            d={`M0 ${shoulderY - 6}V${hipY - 18}`}
             stroke="var(--color-wood-dark)"
             strokeWidth="2.5"
             strokeDasharray="2 7"
