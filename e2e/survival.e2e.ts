@@ -149,6 +149,26 @@ test('away for longer than two seconds: no result, the record kept, to be repeat
   await page.close();
 });
 
+test('away between a stop and its reason: it is asked on, counts from the press, and nothing was counted meanwhile', async () => {
+  const personId = addPerson('stopped');
+  const { page, faults } = await watchedPage(hall.browser, hall.server.url);
+  await startTest(page, personId);
+  await stand(page, 2, 1);
+  await page.keyboard.press('Escape');
+  await says(page, '[data-testid=lane]', 'Stopped. Why?');
+  await page.goto('about:blank');
+  const left = performance.now();
+  await until(() => performance.now() - left > 3000 / fast);
+  await page.goto(`${hall.server.url}/test`, { waitUntil: 'networkidle0' });
+  await says(page, '[data-testid=lane]', 'Stopped. Why?');
+  await page.keyboard.press('Space');
+  await page.keyboard.press('4');
+  await until(() => stored(personId)[0]?.state === 'stopped');
+  expect(stored(personId)).toMatchObject([{ counted: 1, reps: 1 }]);
+  expect(faults).toEqual([]);
+  await page.close();
+});
+
 test('the server killed in mid-test and started again: nothing lost, nothing twice', async () => {
   const personId = personIds[1] ?? '';
   const { page, faults } = await watchedPage(hall.browser, hall.server.url);

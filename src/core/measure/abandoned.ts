@@ -9,6 +9,8 @@ export interface LeftAlone {
   /** Planned go moment; `null` before the countdown. */
   readonly goWallMs: number | null;
   readonly beatWallMs: number;
+  /** When stop was pressed and nobody had said why yet; `null` where it was not. */
+  readonly stopAskedWallMs: number | null;
 }
 
 type Closing = Fresh & { readonly atMs: number };
@@ -19,7 +21,7 @@ const betweenMs = 30 * 60_000;
 /**
  * How an attempt that no page runs any more is brought to its end: away while the clock ran, it broke off, or that try
  * did; away only after the tone, its count is whole and the stand nobody was asked about does not count; away between
- * two tries for half an hour, those that were had stand.
+ * two tries for half an hour, those that were had stand. Away while it was asked why it was stopped, it was stopped.
  * @param protocol under the rules of the attempt
  * @returns the events to add, none while it may still be taken up or has ended
  */
@@ -38,6 +40,8 @@ export function closingOf(
   const unasked: Closing = { kind: 'half-rep', counts: false, atMs };
   if (phase === 'half-way-open') return [unasked];
   if (phase !== 'running') return [];
+  if (left.stopAskedWallMs !== null)
+    return [{ kind: 'stop', reason: 'other', atMs: Math.round(left.stopAskedWallMs - left.goWallMs) }];
   const now = nowIn(protocol, live);
   if (now.sinceMs !== null) {
     if (now.untilMs === null || left.beatWallMs < left.goWallMs + now.untilMs)

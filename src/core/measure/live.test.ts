@@ -83,7 +83,7 @@ describe('which result of a day stands for it', () => {
 describe('a try that no page runs any more', () => {
   const { capture } = chairStand30s;
   const go = 1_000_000;
-  const left = { goWallMs: go, beatWallMs: go + 10_000 };
+  const left = { goWallMs: go, beatWallMs: go + 10_000, stopAskedWallMs: null };
   const running = list({ kind: 'start' }, { kind: 'rep' });
   const closed = (events: AttemptEvent[], closing: readonly object[]) =>
     phaseOf(capture, liveEvents([...events, ...list(...(closing as Loose[])).map((e) => ({ ...e, seq: e.seq + 50 }))]));
@@ -94,6 +94,12 @@ describe('a try that no page runs any more', () => {
     const closing = closingOf(chairStand30s, running, left, go + 12_001);
     expect(closing).toEqual([{ kind: 'gap', lengthMs: 2001, atMs: 12_001 }]);
     expect(closed(running, closing)).toBe('to-repeat');
+  });
+  test('left while it was asked why it was stopped, it was stopped, at the press', () => {
+    const asked = { ...left, stopAskedWallMs: go + 7000 };
+    const closing = closingOf(chairStand30s, running, asked, go + 60_000);
+    expect(closing).toEqual([{ kind: 'stop', reason: 'other', atMs: 7000 }]);
+    expect(closed(running, closing)).toBe('stopped');
   });
   test('closed by the battery only after the tone: the count is whole, the stand nobody was asked about is not counted', () => {
     const asked = [...running, ...list({ kind: 'end', atMs: 30_000 }).map((e) => ({ ...e, seq: 9 }))];

@@ -1,5 +1,5 @@
 'use client';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef } from 'react';
 import { countsFor, hasCountdown, isOver } from '../../core/measure/phase';
 import { paceRow } from '../../core/score/rank';
 import { stopReasons, type EventBy, type StopReason } from '../../core/shapes/attempt';
@@ -34,8 +34,8 @@ interface Props {
 export function RunScreen({ lanes, protocol, seatsCm, devices, pickSide, leave, sleeps }: Props) {
   const many = lanes.length > 1;
   const flashes = useRef(new Map<number, HTMLDivElement>());
-  // When stop was pressed, by lane: the lane stands still until somebody says why, or that it goes on.
-  const [stops, setStops] = useState<ReadonlyMap<number, number>>(new Map());
+  // A lane whose stop was pressed stands still until somebody says why, or that it goes on.
+  const isAsked = ({ active }: LaneNow): boolean => active.lane.stopAsked !== null;
   const first = lanes[0]?.active.lane;
   const seconds = countsFor(protocol.capture);
   const counts = seconds !== null;
@@ -44,23 +44,19 @@ export function RunScreen({ lanes, protocol, seatsCm, devices, pickSide, leave, 
   const early = useEarly(counts && !asking ? (first?.goMs ?? null) : null);
   const live = lanes.filter((l) => !l.over);
 
-  const askStop = (place: number, atMs: number | null) =>
-    setStops((now) => {
-      const next = new Map(now);
-      if (atMs === null || next.has(place)) next.delete(place);
-      else next.set(place, atMs);
-      return next;
-    });
+  /** Both sides are stopped with the person. */
+  const stoppedOf = ({ runs, active }: LaneNow) =>
+    runs.filter((r) => !isOver(r.lane.trial.state) && (r === active || r.lane.trial.state !== 'waiting'));
+  /** Asks why, or, pressed again, goes on. */
+  const askStop = (lane: LaneNow, by: EventBy, atMs?: number) => {
+    const act = { do: isAsked(lane) ? 'go-on' : 'ask-stop' } as const;
+    for (const run of stoppedOf(lane)) run.press(act, by, atMs);
+  };
   const stop = (lane: LaneNow, reason: StopReason, by: EventBy) => {
-    const atMs = stops.get(lane.place);
-    askStop(lane.place, null);
-    // Both sides are stopped with the person.
-    for (const run of lane.runs)
-      if (!isOver(run.lane.trial.state) && (run === lane.active || run.lane.trial.state !== 'waiting'))
-        run.press({ do: 'stop', reason, ...(atMs === undefined ? {} : { atMs }) }, by);
+    for (const run of stoppedOf(lane)) run.press({ do: 'stop', reason }, by);
   };
   const tap = (lane: LaneNow, by: EventBy, atMs: number) => {
-    if (lane.over || stops.has(lane.place)) return;
+    if (lane.over || isAsked(lane)) return;
     const flash = flashes.current.get(lane.place);
     if (flash && lane.active.lane.trial.state !== 'half-way-open') light(flash);
     lane.active.press({ do: 'tap' }, by, atMs);
@@ -89,7 +85,7 @@ export function RunScreen({ lanes, protocol, seatsCm, devices, pickSide, leave, 
         press({ do: 'not-full' }, 'key', at);
         return;
       case 'stop':
-        askStop(lane.place, at);
+        askStop(lane, 'key', at);
         return;
       case 'yes':
       case 'no':
@@ -116,8 +112,8 @@ export function RunScreen({ lanes, protocol, seatsCm, devices, pickSide, leave, 
       if (event.ctrlKey || event.metaKey || event.altKey) return false;
       // A page made anew in a running test would lose it.
       if (event.code === 'F5') return begun;
-      const asked = lanes.filter((l) => stops.has(l.place) && !l.over);
-      const runs = lanes.some((l) => !l.over && !stops.has(l.place));
+      const asked = lanes.filter((l) => isAsked(l) && !l.over);
+      const runs = lanes.some((l) => !l.over && !isAsked(l));
       const presses = event.target instanceof HTMLButtonElement && ['Space', 'Enter'].includes(event.code);
       if (presses && (asking || asked.length > 0 || !counts)) return false;
       const reason = runs ? undefined : stopReasons[Number(/^Digit([1-9])$/.exec(event.code)?.[1]) - 1];
@@ -136,7 +132,12 @@ export function RunScreen({ lanes, protocol, seatsCm, devices, pickSide, leave, 
       if (event.repeat) return true;
       // Escape where nothing runs yet goes back.
       if (key.deed === 'stop' && !begun) leave();
-      else for (const place of key.lanes) if (lanes[place] && !lanes[place].over) deed(lanes[place], key.deed, event);
+      else {
+        const meant = key.lanes.flatMap((place) => lanes[place] ?? []).filter((lane) => !lane.over);
+        // Of all at once those that still run are stopped first; only where all are asked they go on.
+        const still = key.deed === 'stop' ? meant.filter((lane) => !isAsked(lane)) : [];
+        for (const lane of still.length > 0 ? still : meant) deed(lane, key.deed, event);
+      }
       return true;
     },
     { overButtons: true },
@@ -177,7 +178,7 @@ export function RunScreen({ lanes, protocol, seatsCm, devices, pickSide, leave, 
           <Button
             look="line"
             onClick={(event) => {
-              for (const lane of live) askStop(lane.place, event.timeStamp);
+              for (const lane of live) if (!isAsked(lane)) askStop(lane, 'touch', event.timeStamp);
             }}
           >
             <span aria-hidden className="size-4 bg-stop" /> Stop all <Key>Esc</Key>
@@ -215,13 +216,12 @@ export function RunScreen({ lanes, protocol, seatsCm, devices, pickSide, leave, 
             device={deviceLine(lane.active.kept.device, devices)}
             many={many}
             ownClock={many && counts && lane.active.lane.goMs !== first?.goMs}
-            stopAsked={stops.get(lane.place) ?? null}
-            digits={live.every((l) => stops.has(l.place))}
+            digits={live.every(isAsked)}
             flash={flashRef(lane.place)}
             deeds={{
               tap: (by, atMs) => tap(lane, by, atMs),
               undo: (by, atMs) => undo(lane, by, atMs),
-              askStop: (atMs) => askStop(lane.place, atMs),
+              askStop: (by, atMs) => askStop(lane, by, atMs),
               stop: (reason, by) => stop(lane, reason, by),
               pickSide: (side) => pickSide(lane.place, side),
             }}

@@ -25,7 +25,7 @@ export interface StripDeeds {
   readonly tap: (by: EventBy, atMs: number) => void;
   readonly undo: (by: EventBy, atMs: number) => void;
   /** Asks why; the lane stands still meanwhile. */
-  readonly askStop: (atMs: number | null) => void;
+  readonly askStop: (by: EventBy, atMs?: number) => void;
   readonly stop: (reason: StopReason, by: EventBy) => void;
   readonly pickSide: (side: number) => void;
 }
@@ -41,8 +41,6 @@ interface Props {
   readonly many: boolean;
   /** They began at another moment than the others. */
   readonly ownClock: boolean;
-  /** When stop was pressed, on the axis of the page. */
-  readonly stopAsked: number | null;
   /** Whether digits choose the reason: while another lane runs they count there. */
   readonly digits: boolean;
   readonly deeds: StripDeeds;
@@ -61,7 +59,6 @@ export const Strip = memo(function Strip({
   device,
   many,
   ownClock,
-  stopAsked,
   digits,
   deeds,
   flash,
@@ -128,7 +125,7 @@ export const Strip = memo(function Strip({
         className={`z-10 border-t-4 border-ink bg-board px-3 py-2 max-md:px-2 low:py-1 ${many || typed(protocol) ? '' : 'sticky bottom-0'}`}
         data-control
       >
-        <Foot {...{ lane, protocol, many, stopAsked, digits, deeds }} />
+        <Foot {...{ lane, protocol, many, digits, deeds }} />
       </footer>
     </section>
   );
@@ -149,7 +146,6 @@ function sameStrip(a: Props, b: Props): boolean {
     a.protocol === b.protocol &&
     a.many === b.many &&
     a.ownClock === b.ownClock &&
-    a.stopAsked === b.stopAsked &&
     a.device === b.device &&
     a.digits === b.digits
   );
@@ -220,21 +216,14 @@ function Done({ lane, protocol }: Pick<Props, 'lane' | 'protocol'>) {
 }
 
 /** The keys of a lane: what may be marked, what takes it back, what ends it. */
-function Foot({
-  lane,
-  protocol,
-  many,
-  stopAsked,
-  digits,
-  deeds,
-}: Pick<Props, 'lane' | 'protocol' | 'many' | 'stopAsked' | 'digits' | 'deeds'>) {
+function Foot({ lane, protocol, many, digits, deeds }: Pick<Props, 'lane' | 'protocol' | 'many' | 'digits' | 'deeds'>) {
   const { active, place } = lane;
   const { press } = active;
   const { trial, now, goMs } = active.lane;
   const { capture } = protocol;
   const early = useEarly(trial.state === 'running' ? goMs : null);
-  if (stopAsked !== null && !lane.over)
-    return <StopReasons stop={deeds.stop} back={() => deeds.askStop(null)} digits={digits} />;
+  if (active.lane.stopAsked && !lane.over)
+    return <StopReasons stop={deeds.stop} back={() => deeds.askStop('touch')} digits={digits} />;
   if (lane.over) return <p className="min-h-10 text-lg">Nothing more is counted here.</p>;
   const whose = (words: string) => (many ? `${words}: ${lane.short}` : undefined);
   const undo = (
@@ -308,7 +297,11 @@ function Foot({
         </>
       )}
       {measured && (
-        <Control hotkey={many ? laneKeys.stop[place] : 'Esc'} label={whose('Stop')} press={(t) => deeds.askStop(t)}>
+        <Control
+          hotkey={many ? laneKeys.stop[place] : 'Esc'}
+          label={whose('Stop')}
+          press={(t) => deeds.askStop('touch', t)}
+        >
           <span aria-hidden className="size-4 bg-stop" /> Stop
         </Control>
       )}

@@ -362,6 +362,7 @@ function attemptsOf(
       device,
       goWallMs: null,
       beatWallMs: wallMs,
+      stopAskedWallMs: null,
       closed: false,
       acknowledged: 0,
       refused: null,

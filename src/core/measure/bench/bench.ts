@@ -35,6 +35,8 @@ export interface Lane {
   readonly keeping: Keeping;
   /** Another page took it over: nothing is marked here any more. */
   readonly lost: boolean;
+  /** Stop was pressed and nobody has said why yet: the lane stands still. On the axis of the page, and on the wall. */
+  readonly stopAsked: { readonly atMs: number; readonly wallMs: number } | null;
   /** The tones of this go were planned on this page; one that came back from a reload may only sound after a touch. */
   readonly toned: boolean;
 }
@@ -71,8 +73,11 @@ export type Act =
   | { readonly do: 'reopen' }
   /** Somebody ends what no clock ends. */
   | { readonly do: 'end' }
-  /** `atMs`: the press that stopped it, where the reason was asked afterwards. */
-  | { readonly do: 'stop'; readonly reason: StopReason; readonly atMs?: number }
+  /** Stands still until somebody says why, or that it goes on. */
+  | { readonly do: 'ask-stop' }
+  | { readonly do: 'go-on' }
+  /** From the press that asked for it. */
+  | { readonly do: 'stop'; readonly reason: StopReason }
   | { readonly do: 'mark'; readonly mark: Fresh };
 
 interface At {
@@ -111,7 +116,13 @@ export type Effect = { readonly lane: string } &
   (
     | { readonly kind: 'keep'; readonly event: Unplaced; readonly safely: boolean; readonly whole: Whole | null }
     /** What is kept beside the events. */
-    | { readonly kind: 'head'; readonly goWallMs: number | null; readonly beatWallMs: number; readonly closed: boolean }
+    | {
+        readonly kind: 'head';
+        readonly goWallMs: number | null;
+        readonly beatWallMs: number;
+        readonly stopAskedWallMs: number | null;
+        readonly closed: boolean;
+      }
     | { readonly kind: 'beat'; readonly wallMs: number; readonly safely: boolean }
     /** `events`: those the page holds itself; `null` where the browser has them. */
     | {
@@ -146,7 +157,12 @@ export function laneOf(
   key: string,
   protocol: Protocol,
   events: readonly AttemptEvent[],
-  left: { readonly goMs: number | null; readonly goWallMs: number | null; readonly beatWallMs: number },
+  left: {
+    readonly goMs: number | null;
+    readonly goWallMs: number | null;
+    readonly beatWallMs: number;
+    readonly stopAsked: Lane['stopAsked'];
+  },
   tMs: number,
 ): Lane {
   return {

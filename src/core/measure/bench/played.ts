@@ -14,7 +14,10 @@ type Loose = Input extends infer I ? (I extends Input ? Omit<I, 'tMs' | 'wallMs'
 export class Played {
   bench: Bench = emptyBench;
   readonly store = new Map<string, AttemptEvent[]>();
-  readonly heads = new Map<string, { goWallMs: number | null; beatWallMs: number; closed: boolean }>();
+  readonly heads = new Map<
+    string,
+    Pick<Lane, 'goWallMs' | 'beatWallMs'> & { closed: boolean; stopAskedWallMs?: number | null }
+  >();
   readonly sent: Extract<Effect, { kind: 'send' }>[] = [];
   readonly planned: Extract<Effect, { kind: 'plan' }>[] = [];
   /** Keeps that have not come back yet, in their order. */
@@ -39,9 +42,11 @@ export class Played {
   load(): void {
     this.waiting = [];
     const lanes = [...this.store].map(([key, events]) => {
-      const { goWallMs = null, beatWallMs = this.wallMs } = this.heads.get(key) ?? {};
-      const goMs = goWallMs === null ? null : this.tMs + goWallMs - this.wallMs;
-      return laneOf(key, this.protocol, events, { goMs, goWallMs, beatWallMs }, this.tMs);
+      const { goWallMs = null, beatWallMs = this.wallMs, stopAskedWallMs = null } = this.heads.get(key) ?? {};
+      const onPage = (wallMs: number) => this.tMs + wallMs - this.wallMs;
+      const goMs = goWallMs === null ? null : onPage(goWallMs);
+      const stopAsked = stopAskedWallMs === null ? null : { atMs: onPage(stopAskedWallMs), wallMs: stopAskedWallMs };
+      return laneOf(key, this.protocol, events, { goMs, goWallMs, beatWallMs, stopAsked }, this.tMs);
     });
     this.bench = { ...emptyBench, lanes };
     for (const { key } of lanes) this.input({ kind: 'wake', lane: key });

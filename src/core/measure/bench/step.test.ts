@@ -90,10 +90,57 @@ describe('the end', () => {
   });
   test('a stop counts from the press that asked for it, not from the reason chosen afterwards', () => {
     const played = started();
+    played.to(go + 4000);
+    played.press({ do: 'ask-stop' });
     played.to(go + 9000);
-    played.press({ do: 'stop', reason: 'pain', atMs: go + 4000 });
+    played.press({ do: 'stop', reason: 'pain' });
     expect(played.store.get('one')?.at(-1)).toMatchObject({ kind: 'stop', atMs: 4000 });
     expect(played.lane().trial.state).toBe('stopped');
+  });
+  test('while it is asked why, nothing counts and no clock ends it; a reload asks on, from the same press', () => {
+    const played = started();
+    played.press(count);
+    played.to(go + 4000);
+    played.press({ do: 'ask-stop' });
+    played.press(count);
+    expect(played.shown()).toBe(1);
+    played.to(go + 20_000);
+    played.tMs += 15_000;
+    played.load();
+    played.to(go + 40_000);
+    expect(played.lane()).toMatchObject({ stopAsked: { atMs: go + 4000 }, trial: { state: 'running', gapMs: 0 } });
+    played.press({ do: 'stop', reason: 'unsteady' });
+    expect(played.store.get('one')?.at(-1)).toMatchObject({ kind: 'stop', reason: 'unsteady', atMs: 4000 });
+    expect(played.lane()).toMatchObject({ stopAsked: null, trial: { state: 'stopped' } });
+  });
+  test('where it goes on, it goes on to its end; asked past the end it ends there', () => {
+    const played = started();
+    played.press(count);
+    played.to(go + 4000);
+    played.press({ do: 'ask-stop' });
+    played.to(go + 5000);
+    played.press({ do: 'go-on' });
+    played.press(count);
+    expect(played.shown()).toBe(2);
+    played.to(go + 12_000);
+    played.press({ do: 'ask-stop' });
+    played.to(go + 33_000);
+    expect(played.kinds()).not.toContain('end');
+    played.press({ do: 'go-on' });
+    played.to(go + 33_500);
+    expect(played.store.get('one')?.findLast((e) => e.kind === 'end')).toMatchObject({ atMs: 30_000 });
+    expect(played.heads.get('one')?.stopAskedWallMs ?? null).toBeNull();
+  });
+  test('going on after a reload marks how long nobody counted', () => {
+    const played = started();
+    played.to(go + 4000);
+    played.press({ do: 'ask-stop' });
+    played.to(go + 5000);
+    played.tMs += 1500;
+    played.load();
+    played.press({ do: 'go-on' });
+    played.to(played.tMs + 500);
+    expect(played.kinds()).toContain('gap');
   });
   test('heel raises end with the 25th, by themselves', () => {
     const heel = protocols.find((p) => p.id === 'heel-rise');

@@ -81,7 +81,7 @@ function toLane(lane: Lane, input: LaneInput): Done {
     case 'failed':
       return fail(lane, input.event);
     case 'wake':
-      return lane.trial.state === 'running' ? noticeGap(lane, input) : nothing(lane);
+      return lane.trial.state === 'running' && !lane.stopAsked ? noticeGap(lane, input) : nothing(lane);
     case 'answer': {
       const keeping =
         lane.keeping === 'kept' ? 'kept' : input.taken && input.events === lane.events.length ? 'sent' : 'held';
@@ -108,6 +108,7 @@ function pressed(lane: Lane, act: Act, by: EventBy, at: Moment): Done {
 }
 
 function press(lane: Lane, act: Act, by: EventBy, at: Moment): Done {
+  if (lane.stopAsked && countsOn(act)) return nothing(lane);
   const said = (fresh: Fresh, tMs = at.tMs) => mark(lane, fresh, by, { ...at, tMs });
   switch (act.do) {
     case 'tap':
@@ -132,8 +133,23 @@ function press(lane: Lane, act: Act, by: EventBy, at: Moment): Done {
       return reopen(lane, by, at);
     case 'end':
       return said({ kind: 'end' });
-    case 'stop':
-      return said({ kind: 'stop', reason: act.reason }, act.atMs);
+    case 'ask-stop': {
+      if (lane.stopAsked || isOver(lane.trial.state)) return nothing(lane);
+      const asked: Lane = { ...lane, stopAsked: { atMs: at.tMs, wallMs: at.wallMs } };
+      return { lane: asked, effects: headOf(asked) };
+    }
+    case 'go-on': {
+      const going: Lane = { ...lane, stopAsked: null };
+      if (!lane.stopAsked) return nothing(lane);
+      // A page that was made anew meanwhile was away; one that only waited for the answer was not.
+      const away = sleptBy(lane, at) && lane.trial.state === 'running';
+      return then({ lane: going, effects: headOf(going) }, (l) => (away ? noticeGap(l, at) : nothing(l)));
+    }
+    case 'stop': {
+      const { stopAsked } = lane;
+      const when = { ...at, tMs: stopAsked?.atMs ?? at.tMs };
+      return mark({ ...lane, stopAsked: null }, { kind: 'stop', reason: act.reason }, by, when);
+    }
     case 'mark': {
       const noted = said(ofItsTry(lane, act.mark));
       // Whoever touched the hold or was caught stands no more.
@@ -145,6 +161,13 @@ function press(lane: Lane, act: Act, by: EventBy, at: Moment): Done {
       return assertNever(act);
   }
 }
+
+/** What would count or end something while it is asked why it was stopped. */
+const countsOn = ({ do: deed }: Act): boolean =>
+  deed === 'tap' || deed === 'heard' || deed === 'end' || deed === 'half';
+
+/** Kept beside the events, where the browser keeps anything. */
+const headOf = (lane: Lane): Effect[] => (lane.keeping === 'kept' ? [head(lane, false)] : []);
 
 /** What a device told counts from go to the end, however late it came; what it told before is no part of the test. */
 function heard(lane: Lane, { device, boot, n }: Extract<Act, { readonly do: 'heard' }>, at: Moment): Done {
@@ -334,7 +357,13 @@ function tick(lane: Lane, at: Moment, wasHidden: boolean): Done {
 function beat(lane: Lane, at: Moment, wasHidden: boolean): Done {
   const sinceBeat = at.wallMs - lane.beatWallMs;
   // A page that was only slow still had every press timed for it; one that slept or was put away had not.
-  const slept = sinceBeat - (at.tMs - lane.beatMs) > sleptMs;
+  const slept = sleptBy(lane, at);
+  // While it is asked why it was stopped nothing counts; the next beat after it goes on sees how long that was.
+  if (lane.stopAsked)
+    return {
+      lane,
+      effects: lane.keeping === 'kept' ? [{ lane: lane.key, kind: 'beat', wallMs: at.wallMs, safely: false }] : [],
+    };
   const noticed = sinceBeat > longestGapMs && (slept || wasHidden) ? noticeGap(lane, at) : nothing(lane);
   return then(noticed, (l) => {
     const safely = at.tMs - l.safelyMs >= safelyEveryMs;
@@ -343,6 +372,9 @@ function beat(lane: Lane, at: Moment, wasHidden: boolean): Done {
     return { lane: now, effects: said };
   });
 }
+
+/** The wall clock ran on further than the page’s own. */
+const sleptBy = (lane: Lane, at: Moment): boolean => at.wallMs - lane.beatWallMs - (at.tMs - lane.beatMs) > sleptMs;
 
 /** The wall clock ran on while the page was away or the machine slept: a short gap is marked, a long one ends the try. */
 function noticeGap(lane: Lane, at: Moment): Done {
@@ -361,7 +393,7 @@ function noticeGap(lane: Lane, at: Moment): Done {
 
 function endOfTime(lane: Lane, { tMs, wallMs }: Moment): Done {
   const { goMs, goWallMs, now, trial, pending, protocol } = lane;
-  if (now.untilMs === null || goMs === null || trial.state !== 'running') return nothing(lane);
+  if (now.untilMs === null || goMs === null || trial.state !== 'running' || lane.stopAsked) return nothing(lane);
   const last = ranOut(protocol, now);
   if (tMs < goMs + now.untilMs || pending.some((e) => e.kind === last.kind)) return nothing(lane);
   return mark(lane, last, 'page', { tMs: goMs + now.untilMs, wallMs: (goWallMs ?? wallMs) + now.untilMs });
@@ -386,8 +418,8 @@ function plan({ key, protocol, goMs, now }: Lane, startMs = (goMs ?? 0) + (now.s
 const everyMs = (stepMs: number, lastMs: number): number[] =>
   Array.from({ length: Math.floor(lastMs / stepMs) }, (_, i) => (i + 1) * stepMs);
 
-const head = ({ key, goWallMs, beatWallMs }: Lane, closed: boolean): Effect => ({
-  ...{ lane: key, kind: 'head', goWallMs, beatWallMs, closed },
+const head = ({ key, goWallMs, beatWallMs, stopAsked }: Lane, closed: boolean): Effect => ({
+  ...{ lane: key, kind: 'head', goWallMs, beatWallMs, stopAskedWallMs: stopAsked?.wallMs ?? null, closed },
 });
 const send = (lane: Lane, leaving: boolean): Effect => ({
   ...{ lane: lane.key, kind: 'send', leaving, closed: isOver(lane.trial.state) },

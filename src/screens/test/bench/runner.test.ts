@@ -20,7 +20,7 @@ const kept = (more: Partial<KeptAttempt> = {}): KeptAttempt => ({
     device: null,
   },
   ...{ test: 'chair-stand-30s', protocolVersion: 1, sittingDate: '2026-03-02', conditions: {} },
-  ...{ goWallMs: null, beatWallMs: Date.now(), closed: false, acknowledged: 0, refused: null },
+  ...{ goWallMs: null, beatWallMs: Date.now(), stopAskedWallMs: null, closed: false, acknowledged: 0, refused: null },
   ...more,
 });
 
@@ -28,6 +28,7 @@ const kept = (more: Partial<KeptAttempt> = {}): KeptAttempt => ({
 function browser() {
   const events: AttemptEvent[] = [];
   const log: string[] = [];
+  const heads: KeptAttempt[] = [];
   const is = { full: false, mine: true, answer: 'sent' as Sent, keepMs: 0 };
   const world: World = {
     nowMs: () => performance.now(),
@@ -39,8 +40,9 @@ function browser() {
       events.push(placed);
       return placed;
     },
-    keepHead: ({ goWallMs }) => {
-      log.push(goWallMs === null ? 'head' : 'head with go');
+    keepHead: (head) => {
+      heads.push(head);
+      log.push(head.goWallMs === null ? 'head' : 'head with go');
       return Promise.resolve();
     },
     close: () => {
@@ -62,7 +64,7 @@ function browser() {
   };
   const runner = new Runner(world);
   const count = () => countedIn(runner.lane('one')?.trial ?? { tries: [] });
-  return { runner, events, log, is, count };
+  return { runner, events, log, heads, is, count };
 }
 
 beforeEach(() => {
@@ -171,6 +173,28 @@ test('an attempt taken up after a reload goes on where the wall clock is, with t
   expect(events.at(-1)).toMatchObject({ kind: 'gap', lengthMs: 1200, by: 'page' });
   await pass(26_000);
   expect(runner.lane('one')?.trial.state).toBe('half-way-open');
+});
+
+test('a stop is kept before anybody said why, and asked on by the page that takes it up', async () => {
+  const { runner, heads } = browser();
+  runner.add(kept(), chairStand30s, []);
+  runner.press('one', { do: 'begin' }, 'key');
+  await pass(8000);
+  const pressed = Date.now();
+  runner.press('one', { do: 'ask-stop' }, 'key');
+  await pass(10);
+  expect(heads.at(-1)).toMatchObject({ stopAskedWallMs: pressed });
+  const next = browser();
+  next.events.push({ kind: 'start', seq: 0, atMs: 0, wallMs: pressed - 5000, by: 'key' });
+  const go = pressed - 5000;
+  next.runner.add(kept({ goWallMs: go, stopAskedWallMs: pressed, beatWallMs: pressed }), chairStand30s, [
+    ...next.events,
+  ]);
+  await pass(40_000);
+  expect(next.events.filter((e) => e.kind !== 'start')).toEqual([]);
+  next.runner.press('one', { do: 'stop', reason: 'unwell' }, 'touch');
+  await pass(10);
+  expect(next.events.at(-1)).toMatchObject({ kind: 'stop', reason: 'unwell', atMs: 5000 });
 });
 
 test('looked at no more, it is silent and beats no longer', async () => {

@@ -41,11 +41,16 @@ export interface World {
 export type Planned = Pick<Extract<Effect, { readonly kind: 'plan' }>, 'goMs' | 'lastMs' | 'onTheWayMs'>;
 
 /** What a screen draws of a lane. */
-export type LaneShown = Pick<Lane, 'events' | 'trial' | 'now' | 'keeping' | 'lost' | 'goMs'>;
+export type LaneShown = Pick<Lane, 'events' | 'trial' | 'now' | 'keeping' | 'lost' | 'goMs' | 'stopAsked'>;
 
-const asRun = (kept: KeptAttempt, { goWallMs, beatWallMs }: Pick<Whole, 'goWallMs' | 'beatWallMs'>): KeptAttempt => ({
-  ...{ ...kept, goWallMs, beatWallMs, closed: false },
-});
+const asRun = (
+  kept: KeptAttempt,
+  {
+    goWallMs,
+    beatWallMs,
+    stopAskedWallMs = null,
+  }: Pick<Whole, 'goWallMs' | 'beatWallMs'> & Partial<Pick<KeptAttempt, 'stopAskedWallMs'>>,
+): KeptAttempt => ({ ...kept, goWallMs, beatWallMs, stopAskedWallMs, closed: false });
 
 /** So often the page says that it is there. */
 const beatEveryMs = 250;
@@ -70,12 +75,14 @@ export class Runner {
 
   /** Takes an attempt onto this page; one that runs already goes on where the wall clock is. */
   add(kept: KeptAttempt, protocol: Protocol, events: readonly AttemptEvent[]): void {
-    const { clientKey, goWallMs, beatWallMs } = kept;
+    const { clientKey, goWallMs, beatWallMs, stopAskedWallMs } = kept;
     if (this.lane(clientKey)) return;
     const { nowMs, wallMs } = this.world;
-    const goMs = goWallMs === null ? null : nowMs() + goWallMs - wallMs();
+    const onPage = (thenWallMs: number) => nowMs() + thenWallMs - wallMs();
+    const goMs = goWallMs === null ? null : onPage(goWallMs);
+    const stopAsked = stopAskedWallMs === null ? null : { atMs: onPage(stopAskedWallMs), wallMs: stopAskedWallMs };
     this.kept.set(clientKey, kept);
-    const lane = laneOf(clientKey, protocol, events, { goMs, goWallMs, beatWallMs }, nowMs());
+    const lane = laneOf(clientKey, protocol, events, { goMs, goWallMs, beatWallMs, stopAsked }, nowMs());
     this.bench = { ...this.bench, lanes: [...this.bench.lanes, lane] };
     if (this.bench.lanes.length === 1) this.beatOn();
     this.input({ kind: 'wake', lane: clientKey, ...this.moment() });
@@ -133,10 +140,15 @@ export class Runner {
   }
 
   /** True where what is drawn of it changed: its beats are no change. */
-  private draw({ key, events, trial, now, keeping, lost, goMs }: Lane): boolean {
+  private draw({ key, events, trial, now, keeping, lost, goMs, stopAsked }: Lane): boolean {
     const last = this.shownLanes.get(key);
-    const same = last?.trial === trial && last.keeping === keeping && last.lost === lost && last.goMs === goMs;
-    if (!same) this.shownLanes.set(key, { events, trial, now, keeping, lost, goMs });
+    const same =
+      last?.trial === trial &&
+      last.keeping === keeping &&
+      last.lost === lost &&
+      last.goMs === goMs &&
+      last.stopAsked === stopAsked;
+    if (!same) this.shownLanes.set(key, { events, trial, now, keeping, lost, goMs, stopAsked });
     return !same;
   }
 

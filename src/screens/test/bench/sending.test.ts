@@ -34,7 +34,7 @@ const attempt = (more: Partial<KeptAttempt> = {}): KeptAttempt => ({
     device: null,
   },
   ...{ test: 'chair-stand-30s', protocolVersion: 1, sittingDate: '2026-03-02', side: null, conditions: {} },
-  ...{ goWallMs: 0, beatWallMs: 0, closed: true, acknowledged: 0, refused: null },
+  ...{ goWallMs: 0, beatWallMs: 0, stopAskedWallMs: null, closed: true, acknowledged: 0, refused: null },
   ...more,
 });
 const entry: KeptEntry = {

@@ -31,6 +31,8 @@ export interface KeptAttempt {
   readonly goWallMs: number | null;
   /** Wall clock of the last heartbeat, to know how long the page was away. */
   readonly beatWallMs: number;
+  /** When stop was pressed and nobody had said why yet, on the wall clock. */
+  readonly stopAskedWallMs: number | null;
   /** Nothing more will be marked on it here; its own events may say so too, see `isDone`. */
   readonly closed: boolean;
   /** How many events the server has said it holds. */
@@ -60,13 +62,14 @@ export interface KeptEntry {
 }
 
 /** Old rows have none of these: kept before registers had names, under the name of a tab, one at a time. */
-type Stored<T> = Omit<T, 'page' | 'register' | 'lane' | 'although' | 'watchedBy' | 'device'> & {
+type Stored<T> = Omit<T, 'page' | 'register' | 'lane' | 'although' | 'watchedBy' | 'device' | 'stopAskedWallMs'> & {
   readonly page?: string;
   readonly register?: string | null;
   readonly lane?: number;
   readonly although?: string | null;
   readonly watchedBy?: string | null;
   readonly device?: string | null;
+  readonly stopAskedWallMs?: number | null;
 };
 const asKept = (row: Stored<KeptAttempt>): KeptAttempt => ({
   page: '',
@@ -75,6 +78,7 @@ const asKept = (row: Stored<KeptAttempt>): KeptAttempt => ({
   although: null,
   watchedBy: null,
   device: null,
+  stopAskedWallMs: null,
   ...row,
 });
 const asKeptEntry = (row: Stored<KeptEntry>): KeptEntry => ({ register: null, ...row });

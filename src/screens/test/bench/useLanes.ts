@@ -46,7 +46,7 @@ export function useLanes(runs: readonly Run[], protocol: Protocol): readonly Run
   const [asTheyCame] = useState<readonly RunNow[]>(() =>
     came.runs.map((run) => ({
       ...run,
-      lane: laneOf(run.kept.clientKey, protocol, run.events, { ...run.kept, goMs: null }, 0),
+      lane: laneOf(run.kept.clientKey, protocol, run.events, { ...run.kept, goMs: null, stopAsked: null }, 0),
       press: (act, by, atMs) => theBench().press(run.kept.clientKey, act, by, atMs),
     })),
   );
