@@ -1,10 +1,10 @@
 import type { EntryContent } from '../core/shapes/intake';
-import type { RuleBook } from '../core/shapes/rules';
+import type { DayRules } from '../core/shapes/rules';
 import { states, stateOfReadiness } from './states';
 import { consentWords, dayWords, incidentWords, placeWords } from './words';
 
 /** What was noted, in a line. */
-export function entryLine(content: EntryContent, { readiness }: RuleBook): string {
+export function entryLine(content: EntryContent, { readiness }: DayRules): string {
   switch (content.kind) {
     case 'pain':
       return content.level === 0

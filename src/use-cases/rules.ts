@@ -1,7 +1,7 @@
 import { shippedRules } from '../catalogue/rules/book';
 import { mergeChanges, type Clash } from '../core/math/mergeChanges';
 import type { HouseRules } from '../core/shapes/ladder';
-import type { RuleBook } from '../core/shapes/rules';
+import type { DayRules, RuleBook } from '../core/shapes/rules';
 import { findHouseRules, saveHouseRules } from '../database/place';
 import { houseForm, type HouseForm } from '../schemas/house';
 import { openedAs, parse, type FieldError } from '../schemas/parse';
@@ -11,6 +11,12 @@ import { together, type Desk } from './desk';
 export async function readRules(desk: Desk): Promise<RuleBook> {
   const own = await findHouseRules(desk.db);
   return own && Object.keys(own).length > 0 ? withHouse(shippedRules, own) : shippedRules;
+}
+
+/** Those that decide whether somebody may begin, picked one by one: what is handed to a page is sent. */
+export async function readDayRules(desk: Desk): Promise<DayRules> {
+  const { levels, readiness } = await readRules(desk);
+  return { levels: { limiters: levels.limiters }, readiness };
 }
 
 /** A version of its own, as results judged by other rules are other levels. */

@@ -5,7 +5,7 @@ import type { Cupboard } from '../shapes/person';
 import type { Protocol } from '../shapes/protocol';
 import { missingFor } from './cupboard';
 import { limitersInForce } from './inForce';
-import type { RuleBook } from '../shapes/rules';
+import type { DayRules } from '../shapes/rules';
 import { knownOn, type Known } from './known';
 
 /** Why somebody may not start, and what to do. */
@@ -35,7 +35,7 @@ export function mayStart(
   protocol: Protocol,
   day: IsoDate,
   noted: readonly Entry[],
-  rules: RuleBook,
+  rules: DayRules,
 ): MayStart | undefined {
   const arrived = new Set(person.record.entries.map((e) => e.id));
   const fresh = noted.filter((e) => e.personId === person.id && !arrived.has(e.id));

@@ -3,6 +3,12 @@ import type { CompositeRules } from './norms';
 import type { ReadinessRules } from './readiness';
 
 /** Every rule that judges somebody, as one book: shipped, or as a hall has it. */
+/** What decides whether somebody may begin today: all that a browser needs of the rules beside an intake. */
+export interface DayRules {
+  readonly levels: Pick<LevelRules, 'limiters'>;
+  readonly readiness: ReadinessRules;
+}
+
 export interface RuleBook {
   readonly levels: LevelRules;
   readonly readiness: ReadinessRules;

@@ -1,3 +1,4 @@
+'use client';
 import { states, type Sign, type State } from '../states';
 
 /** The sign of a state; its word stands beside it, or is read out where it does not. */

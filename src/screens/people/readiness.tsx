@@ -1,6 +1,6 @@
 'use client';
 import { useRouter } from 'next/navigation';
-import { useRules } from '../frame/rules';
+import { useAllRules } from '../frame/rules';
 import { useEffect, useRef, useState } from 'react';
 import { knownOn, type Known } from '../../core/intake/known';
 import { clearanceAnswers, type ClearanceAnswer, type PersonRecord, type QuestionId } from '../../core/shapes/intake';
@@ -37,7 +37,7 @@ const answerWords: Readonly<Record<ClearanceAnswer, string>> = {
 export function ReadinessScreen({ personId, today, record, note }: Props) {
   const router = useRouter();
   const before = [...record.entries].reverse().find((e) => e.content.kind === 'screening')?.content;
-  const book = useRules();
+  const book = useAllRules();
   const readinessRules = book.readiness;
   const known = knownOn(record, today, readinessRules);
   const current = known?.readiness.asked === 'current';

@@ -29,7 +29,7 @@ import { ChooseTest } from './chooseTest';
 import { DayCheck } from './dayCheck';
 import { EmergencyNumber } from './emergencyNumber';
 import { RoomCheck } from './roomCheck';
-import { RunGroup } from './runGroup';
+import type { RunGroup } from './runGroup';
 import { thisPage } from './bench/pages';
 import { SetUpScreen } from './setUp';
 import { askHall, askRecord, rulesOf, sendEntry } from './bench/sending';
@@ -58,6 +58,8 @@ interface Props {
 
 type Phase =
   | { readonly kind: 'looking' }
+  /** Not all of the page came. */
+  | { readonly kind: 'broken' }
   /** `beside`: those who sit there already. */
   | { readonly kind: 'choose'; readonly beside: readonly StationPerson[] }
   /** The signs of the day are read to the whole room. */
@@ -92,6 +94,8 @@ export function TestStation({
     [ownNorms],
   );
   const [phase, setPhase] = useState<Phase>({ kind: 'looking' });
+  // What runs and ends a test comes after the page shows, and before anybody may begin.
+  const [Group, setGroup] = useState<typeof RunGroup | null>(null);
   const [protocol, setProtocol] = useState(() => testOf(firstTest));
   const [day, newDay] = useHallDay(today, pretended, phase.kind === 'run');
   // What was noted at this station since the page came, what still waits in this browser, and what others noted.
@@ -126,9 +130,11 @@ export function TestStation({
       console.error('What this browser keeps cannot be read:', error);
       return [];
     };
-    void Promise.all([keptAttempts().then(takeUp).catch(nothing), keptEntries().catch(nothing)]).then(
-      ([found, waiting]) => {
+    const kept = Promise.all([keptAttempts().then(takeUp).catch(nothing), keptEntries().catch(nothing)]);
+    void Promise.all([kept, pageShown().then(() => import('./runGroup'))]).then(
+      ([[found, waiting], parts]) => {
         if (!live) return;
+        setGroup(() => parts.RunGroup);
         setNoted(waiting.filter((e) => !e.open).map(toEntry));
         const [run] = found;
         const first = inOrder(people, firstPeople);
@@ -140,6 +146,10 @@ export function TestStation({
               ? { kind: 'set-up', people: first }
               : { kind: 'choose', beside: [] },
         );
+      },
+      (error: unknown) => {
+        console.error('A part of the page did not come:', error);
+        if (live) setPhase({ kind: 'broken' });
       },
     );
     return () => {
@@ -219,11 +229,17 @@ export function TestStation({
           .map((person) => ({ person, ...startOf(person) }))
           .filter(({ held, known }) => held === null && known.dayCheck === null)
       : [];
-  if (number === '' && phase.kind !== 'run' && phase.kind !== 'looking')
+  if (number === '' && (phase.kind === 'choose' || phase.kind === 'set-up' || phase.kind === 'room'))
     return <EmergencyNumber save={saveNumber} saved={setNumber} />;
   switch (phase.kind) {
     case 'looking':
       return <p className="py-10">Looking for a test that was cut off …</p>;
+    case 'broken':
+      return (
+        <p role="alert" className="py-10">
+          A part of this page did not come from the server. Nothing is lost; load the page again.
+        </p>
+      );
     case 'room':
       return (
         <RoomCheck
@@ -291,13 +307,13 @@ export function TestStation({
     case 'run': {
       const { runs } = phase;
       const [first] = runs;
-      if (!first) throw new RangeError('TestStation: nothing runs');
+      if (!first || !Group) throw new RangeError('TestStation: nothing runs');
       const lanes = new Set(runs.map((r) => r.kept.lane));
       const hadThis = new Set(people.flatMap((p) => (had.has(placeOf(first.kept.test, p.id)) ? [p.id] : [])));
       for (const { kept } of runs) hadThis.add(kept.personId);
       const following = nextUp(people, (p) => startOf(p).held !== null, hadThis, lanes.size);
       return (
-        <RunGroup
+        <Group
           key={runs.map((r) => r.kept.clientKey).join(' ')}
           runs={runs}
           protocol={rulesIn(protocol, first.kept) ?? protocol}
@@ -317,6 +333,12 @@ export function TestStation({
     }
   }
 }
+
+/** Once the browser has shown what came first. */
+const pageShown = (): Promise<void> =>
+  document.readyState === 'complete'
+    ? Promise.resolve()
+    : new Promise((shown) => window.addEventListener('load', () => shown(), { once: true }));
 
 const placeOf = (test: string, personId: string): string => `${test} ${personId}`;
 

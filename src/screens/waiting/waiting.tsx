@@ -5,7 +5,7 @@ import { readTrial, ruledBy } from '../../core/measure/readTrial';
 import { seenIn } from '../../core/measure/trial';
 import type { AttemptEvent } from '../../core/shapes/attempt';
 import { entryLine } from '../entryWords';
-import type { RuleBook } from '../../core/shapes/rules';
+import type { DayRules } from '../../core/shapes/rules';
 import { useFound } from '../frame/useFound';
 import { useRules } from '../frame/rules';
 import { thisRegister } from '../frame/thisRegister';
@@ -171,7 +171,7 @@ function Choose({ chosen }: { chosen: (person: { id: string; name: string }) => 
   );
 }
 
-async function readItems(rules: RuleBook): Promise<Item[]> {
+async function readItems(rules: DayRules): Promise<Item[]> {
   const attempts = await Promise.all(
     (await waitingToSend()).map(async (kept) => attemptItem(kept, await keptEvents(kept.clientKey))),
   );
@@ -218,7 +218,7 @@ function attemptWords({ test, protocolVersion }: KeptAttempt, events: readonly A
   return `${protocol.title}: ${newestWords({ test, value: seen, handsUsed: trial.handsUsed })}${end}`;
 }
 
-function entryItem(kept: KeptEntry, rules: RuleBook): Item {
+function entryItem(kept: KeptEntry, rules: DayRules): Item {
   const { key, personName, on, content, refused, register } = kept;
   return {
     key,

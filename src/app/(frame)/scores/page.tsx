@@ -30,6 +30,8 @@ export default async function Page({ searchParams }: Params) {
 }
 
 async function Grid({ order, page }: { order: HallOrder; page: number }) {
+  // What stands over the grid is on its way before everybody is looked up.
+  await new Promise((sent) => setImmediate(sent));
   const hall = await readHallScores(await theDesk(), order, page);
   const path = `/scores?sort=${encodeURIComponent(order.sort)}${order.pastOnly ? '&past=1' : ''}`;
   return (

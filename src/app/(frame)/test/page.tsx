@@ -1,5 +1,5 @@
-import { RulesProvider } from '../../../screens/frame/rules';
-import { readRules } from '../../../use-cases/rules';
+import { DayRulesProvider } from '../../../screens/frame/rules';
+import { readDayRules } from '../../../use-cases/rules';
 import type { Metadata } from 'next';
 import { saveNumber } from '../actions';
 import { TestStation } from '../../../screens/test/testStation';
@@ -20,7 +20,7 @@ export default async function TestPage({
   const { test = null, person = [] } = await searchParams;
   const asked = typeof person === 'string' ? [person] : person;
   return (
-    <RulesProvider rules={await readRules(await theDesk())}>
+    <DayRulesProvider rules={await readDayRules(await theDesk())}>
       <div data-seven>
         <TestStation
           {...await listStation(desk, asked)}
@@ -32,6 +32,6 @@ export default async function TestPage({
           firstPeople={asked}
         />
       </div>
-    </RulesProvider>
+    </DayRulesProvider>
   );
 }

@@ -1,5 +1,5 @@
-import { RulesProvider } from '../../../screens/frame/rules';
-import { readRules } from '../../../use-cases/rules';
+import { DayRulesProvider } from '../../../screens/frame/rules';
+import { readDayRules } from '../../../use-cases/rules';
 import { theDesk } from '../../../use-cases/desk';
 import type { Metadata } from 'next';
 import { WaitingScreen } from '../../../screens/waiting/waiting';
@@ -8,8 +8,8 @@ export const metadata: Metadata = { title: 'What waits' };
 
 export default async function WaitingPage() {
   return (
-    <RulesProvider rules={await readRules(await theDesk())}>
+    <DayRulesProvider rules={await readDayRules(await theDesk())}>
       <WaitingScreen />
-    </RulesProvider>
+    </DayRulesProvider>
   );
 }

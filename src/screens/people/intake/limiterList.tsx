@@ -4,7 +4,7 @@ import type { PersonForm } from '../../../schemas/person';
 import { sentenceIn } from '../../../core/math/units';
 import { useUnits } from '../../frame/units';
 import { limiterWords } from '../../words';
-import { useRules } from '../../frame/rules';
+import { useAllRules, useRules } from '../../frame/rules';
 import { Tick } from './fields';
 import { Choice, TextBox } from '../../touch/field';
 
@@ -180,7 +180,7 @@ function SomethingElse({
   fault: string | undefined;
 }) {
   const closes = limiter.closes ?? [];
-  const { ladders } = useRules().levels;
+  const { ladders } = useAllRules().levels;
   return (
     <>
       <label className="flex items-center gap-2">
