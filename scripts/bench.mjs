@@ -14,6 +14,7 @@ install();
 // Without a server beside it, so that neither side is slowed by what the other needs not.
 node('--import', 'tsx', 'bench/score.ts');
 node('--import', 'tsx', 'bench/load.ts');
+node('--import', 'tsx', 'bench/day.ts');
 const folder = mkdtempSync(join(tmpdir(), 'ready-stool-bench-'));
 const tested = join(folder, 'tested.sqlite');
 node('--import', 'tsx', 'bench/tested.ts', tested, '5000', '50');

@@ -54,6 +54,8 @@ export interface Station {
   readonly againAfterS: number | null;
   /** What one person takes, all told. */
   readonly takesS: number;
+  /** Tires the legs: so many of them a person a day, with a rest between. */
+  readonly legs?: true;
 }
 
 /** What decides how the events of a test are read; older ones stay beside the newest. */

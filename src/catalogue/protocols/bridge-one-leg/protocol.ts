@@ -26,6 +26,7 @@ export const bridgeOneLeg = {
     betweenTriesS: 60,
     againAfterS: 300,
     takesS: 100,
+    legs: true,
   },
   plan: { on: 'mat', spotter: 'beside' },
   offers: [{ mark: 'not-full', word: 'Not clean' }],

@@ -39,6 +39,7 @@ export const chairStand30s = {
     betweenTriesS: 0,
     againAfterS: 300,
     takesS: 60,
+    legs: true,
   },
   plan: { on: 'chair', wall: 'behind', spotter: 'ahead' },
   offers: [

@@ -30,6 +30,7 @@ export const fiveStands = {
     betweenTriesS: 0,
     againAfterS: 300,
     takesS: 60,
+    legs: true,
   },
   plan: { on: 'chair', wall: 'behind', spotter: 'ahead' },
   offers: [

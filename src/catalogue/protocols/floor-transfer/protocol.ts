@@ -32,6 +32,7 @@ export const floorTransfer = {
     betweenTriesS: 0,
     againAfterS: null,
     takesS: 180,
+    legs: true,
   },
   plan: { on: 'mat', spotter: 'behind' },
   taps: { start: 'they set off', end: 'they stand again' },

@@ -28,6 +28,7 @@ export const heelRise = {
     betweenTriesS: 0,
     againAfterS: 300,
     takesS: 70,
+    legs: true,
   },
   plan: { on: 'feet', rail: 'ahead', spotter: 'beside' },
   offers: [{ mark: 'not-full', word: 'Half height' }],

@@ -32,6 +32,7 @@ export const lowestSeat = {
     betweenTriesS: 30,
     againAfterS: 120,
     takesS: 200,
+    legs: true,
   },
   plan: { on: 'chair', wall: 'behind', spotter: 'ahead' },
   offers: [],

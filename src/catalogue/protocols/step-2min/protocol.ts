@@ -33,6 +33,7 @@ export const step2min = {
     betweenTriesS: 0,
     againAfterS: 900,
     takesS: 140,
+    legs: true,
   },
   plan: { on: 'feet', wall: 'side', rail: 'side', spotter: 'ahead' },
   heightMark: 'half-thigh',

@@ -25,6 +25,7 @@ export const thighHold = {
     betweenTriesS: 0,
     againAfterS: 300,
     takesS: 80,
+    legs: true,
   },
   plan: { on: 'chair', rail: 'side', spotter: 'ahead' },
   taps: { start: 'they are in place', end: 'the first stop sign shows' },

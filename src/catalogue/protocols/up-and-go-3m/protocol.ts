@@ -29,6 +29,7 @@ export const upAndGo3m = {
     betweenTriesS: 0,
     againAfterS: 60,
     takesS: 80,
+    legs: true,
   },
   plan: { on: 'armchair', wall: 'behind', way: { metres: 3, end: 'line' }, spotter: 'half-way' },
   taps: { end: 'they sit again' },

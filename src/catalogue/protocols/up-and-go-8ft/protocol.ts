@@ -32,6 +32,7 @@ export const upAndGo8ft = {
     betweenTriesS: 60,
     againAfterS: 60,
     takesS: 100,
+    legs: true,
   },
   plan: { on: 'chair', wall: 'behind', way: { metres: 2.44, end: 'cone' }, spotter: 'half-way' },
   taps: { end: 'they sit again' },
