@@ -123,7 +123,7 @@ const screens: [string, () => string][] = [
 /** The page, drawn and answering; what it fetches ahead for other pages need not have come. */
 async function visit(page: Page, path: string): Promise<void> {
   await page.goto(server.url + path, { waitUntil: 'load' });
-  await page.waitForSelector('html[data-ready]');
+  await page.waitForSelector('html[data-ready]:not(:has([data-looking]))');
 }
 
 describe.each(screens)('%s', (_name, path) => {

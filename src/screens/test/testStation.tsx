@@ -233,12 +233,20 @@ export function TestStation({
     return <EmergencyNumber save={saveNumber} saved={setNumber} />;
   switch (phase.kind) {
     case 'looking':
-      return <p className="py-10">Looking for a test that was cut off …</p>;
+      return (
+        <div data-looking className="py-5">
+          <h1 className="text-2xl font-extrabold">Test</h1>
+          <p className="py-5">Looking for a test that was cut off …</p>
+        </div>
+      );
     case 'broken':
       return (
-        <p role="alert" className="py-10">
-          A part of this page did not come from the server. Nothing is lost; load the page again.
-        </p>
+        <div className="py-5">
+          <h1 className="text-2xl font-extrabold">Test</h1>
+          <p role="alert" className="py-5 text-lg font-bold">
+            A part of this page did not come from the server. Nothing is lost; load the page again.
+          </p>
+        </div>
       );
     case 'room':
       return (
