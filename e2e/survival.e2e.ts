@@ -156,6 +156,19 @@ test('away between a stop and its reason: it is asked on, counts from the press,
   await stand(page, 2, 1);
   await page.keyboard.press('Escape');
   await says(page, '[data-testid=lane]', 'Stopped. Why?');
+  await page.waitForFunction(
+    () =>
+      new Promise<boolean>((told) => {
+        const opened = indexedDB.open('ready-stool');
+        opened.onsuccess = () => {
+          const asked = opened.result.transaction('attempts').objectStore('attempts').getAll();
+          asked.onsuccess = () => {
+            opened.result.close();
+            told(asked.result.some((a: { stopAskedWallMs?: number | null }) => typeof a.stopAskedWallMs === 'number'));
+          };
+        };
+      }),
+  );
   await page.goto('about:blank');
   const left = performance.now();
   await until(() => performance.now() - left > 3000 / fast);

@@ -21,7 +21,8 @@ const betweenMs = 30 * 60_000;
 /**
  * How an attempt that no page runs any more is brought to its end: away while the clock ran, it broke off, or that try
  * did; away only after the tone, its count is whole and the stand nobody was asked about does not count; away between
- * two tries for half an hour, those that were had stand. Away while it was asked why it was stopped, it was stopped.
+ * two tries for half an hour, those that were had stand. Away for
+ * half an hour while it was asked why it was stopped, it was stopped.
  * @param protocol under the rules of the attempt
  * @returns the events to add, none while it may still be taken up or has ended
  */
@@ -40,6 +41,7 @@ export function closingOf(
   const unasked: Closing = { kind: 'half-rep', counts: false, atMs };
   if (phase === 'half-way-open') return [unasked];
   if (phase !== 'running') return [];
+  if (left.stopAskedWallMs !== null && awayMs <= betweenMs) return [];
   if (left.stopAskedWallMs !== null)
     return [{ kind: 'stop', reason: 'other', atMs: Math.round(left.stopAskedWallMs - left.goWallMs) }];
   const now = nowIn(protocol, live);

@@ -95,9 +95,10 @@ describe('a try that no page runs any more', () => {
     expect(closing).toEqual([{ kind: 'gap', lengthMs: 2001, atMs: 12_001 }]);
     expect(closed(running, closing)).toBe('to-repeat');
   });
-  test('left while it was asked why it was stopped, it was stopped, at the press', () => {
+  test('left while it was asked why it was stopped, it is asked on; after half an hour it was stopped, at the press', () => {
     const asked = { ...left, stopAskedWallMs: go + 7000 };
-    const closing = closingOf(chairStand30s, running, asked, go + 60_000);
+    expect(closingOf(chairStand30s, running, asked, go + 60_000)).toEqual([]);
+    const closing = closingOf(chairStand30s, running, asked, go + 31 * 60_000);
     expect(closing).toEqual([{ kind: 'stop', reason: 'other', atMs: 7000 }]);
     expect(closed(running, closing)).toBe('stopped');
   });

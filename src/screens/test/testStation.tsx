@@ -130,11 +130,18 @@ export function TestStation({
       console.error('What this browser keeps cannot be read:', error);
       return [];
     };
-    const kept = Promise.all([keptAttempts().then(takeUp).catch(nothing), keptEntries().catch(nothing)]);
-    void Promise.all([kept, pageShown().then(() => import('./runGroup'))]).then(
-      ([[found, waiting], parts]) => {
+    const open = async () => {
+      const attempts = await keptAttempts().catch(nothing);
+      // A test that was cut off waits for nothing; and it is taken up only when it can go on at once.
+      if (attempts.every((a) => a.closed)) await pageShown();
+      const { RunGroup: group } = await import('./runGroup');
+      const waiting = await keptEntries().catch(nothing);
+      return { group, waiting, found: await takeUp(attempts).catch(nothing) };
+    };
+    void open().then(
+      ({ group, waiting, found }) => {
         if (!live) return;
-        setGroup(() => parts.RunGroup);
+        setGroup(() => group);
         setNoted(waiting.filter((e) => !e.open).map(toEntry));
         const [run] = found;
         const first = inOrder(people, firstPeople);
