@@ -142,7 +142,10 @@ function tagOf(blockers: readonly Blocker[], room: number): string | null {
     blockers[0];
   if (!first) return null;
   const more = blockers.length - 1;
-  const tries = more > 0 ? [`${first.tag} · and ${more} more`, `${first.tag} +${more}`] : [first.tag];
+  const tag = first.tag;
+  // Where the whole has no room it says less: what was not tested asks.
+  const less = tag.replace(/ not tested$/, '?');
+  const tries = more > 0 ? [`${tag} · and ${more} more`, `${tag} +${more}`, `${less} +${more}`] : [tag, less];
   const fits = (words: string) => wordsWidth(words, 14) + 28 <= room;
   return tries.find(fits) ?? cut(tries.at(-1) ?? '', fits);
 }
