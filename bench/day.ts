@@ -5,7 +5,7 @@ import { planDay } from '../src/core/measure/day/plan';
 import type { DayPerson, DayStaff, DayTest } from '../src/core/shapes/day';
 import { median } from './median';
 
-const tests: readonly DayTest[] = protocols.map(({ id, station }) => ({ ...station, id, legs: 'legs' in station }));
+const tests: readonly DayTest[] = protocols.map(({ id, station }) => ({ ...station, id }));
 const people = (n: number): DayPerson[] =>
   Array.from({ length: n }, (_, i) => ({
     ...{ id: `p${i}`, tests: daySets.full.slice(0, i % 4 === 0 ? 4 : 5), alone: i % 7 === 0, over85: i % 6 === 0 },

@@ -308,5 +308,18 @@ console.log(
 );
 await browser.close();
 await end(server, 'SIGTERM');
+// Only where there is time for all: the properties of the load model, many more times.
+if (requests > 0) {
+  childEnv.LOAD_RUNS = '3000';
+  node(
+    'node_modules/vitest/vitest.mjs',
+    'run',
+    '--project',
+    'unit',
+    'src/core/load/statics.test.ts',
+    '--testTimeout',
+    '600000',
+  );
+}
 rmSync(dir, { recursive: true, force: true, maxRetries: 5 });
 process.exit(missing + doubled + torn.length + half.length + broken === 0 && state === 'ok' ? 0 : 1);

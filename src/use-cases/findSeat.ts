@@ -1,8 +1,9 @@
 import { toKit } from '../core/intake/cupboard';
 import { cautiousValue } from '../core/level/cautious';
 import { seatHeights } from '../core/level/seat';
-import { hoverBodyOf } from '../core/level/target';
-import { chooseSeat, lowestToHover, type SeatChoice, type SeatQuestion, type SeatRow } from '../core/load/seatChoice';
+import { hoverQuestion, type HoverAid } from '../core/level/hover';
+import { hoverBodyOf, hoverCapCm } from '../core/level/target';
+import { chooseSeat, lowestToHover, type SeatChoice, type SeatRow } from '../core/load/seatChoice';
 import { ankleFromWall, hoverRoomDeg } from '../core/load/seatTable';
 import { lengthFigure, readLength, unitsOf } from '../core/math/units';
 import type { PersonId, Place } from '../core/shapes/person';
@@ -79,15 +80,11 @@ export async function findSeat(
   const ankleDeg = assumed
     ? house.hover.untestedAnkleDeg
     : ankleFromWall(heightCm, wall ? cautiousValue(wall.margin, wallCm, []) : wallCm);
-  const { hover, seatCap } = house;
-  const legsCm = Math.max(shownCm, Math.floor(seatCap.share * seatCap.kneeShareOfHeight * heightCm));
-  const rule = hoverRuleOf(ladders);
-  const seats: SeatQuestion = {
-    ...{ heightCm, ankleDeg, arms: 'forward', loadShare: 0, heelLiftCm: 0, pullPct: 0 },
-    ...{ shownCm, underShownCm: hover.underShownCm, mostEffortPct: hover.mostEffortPct },
-    capCm: rule?.nearTested ? Math.min(legsCm, shownCm + hover.overTestedCm) : legsCm,
-    roomLeastDeg: rule?.roomLeastDeg ?? 0,
-  };
+  const rule = roomyRuleOf(ladders);
+  const capCm = hoverCapCm(rule, { person: { heightCm } }, { house }, shownCm);
+  const body = { heightCm, ankleDeg, shownCm, capCm, loadShare: 0 };
+  const asking = (aid: HoverAid) => hoverQuestion(aid, rule, house, body);
+  const seats = asking('none');
   const kitCm = seatHeights(toKit(place.cupboard)).map((seat) => seat.heightCm);
   // Each seat is some hundredths of a second the first time it is asked of; others are answered in between.
   for (const seatCm of kitCm) {
@@ -95,26 +92,24 @@ export async function findSeat(
     await new Promise((others) => setImmediate(others));
   }
   const choice = chooseSeat(seats, kitCm);
-  const helps = [
-    { with: 'pad', question: seats },
-    { with: 'wedge', question: { ...seats, heelLiftCm: hover.wedgeCm } },
-    { with: 'rail', question: { ...seats, pullPct: hover.railPullPct, roomLeastDeg: 0 } },
-  ] as const;
+  const helps = { pad: 'none', wedge: 'wedge', rail: 'rail' } as const;
   const helped =
     choice.chosenCm === null
-      ? helps.flatMap((h) => {
-          const cm = lowestToHover(h.question);
-          return cm === null ? [] : [{ with: h.with, cm }];
+      ? (['pad', 'wedge', 'rail'] as const).flatMap((help) => {
+          const cm = lowestToHover(asking(helps[help]));
+          return cm === null ? [] : [{ with: help, cm }];
         })
       : [];
   const rows = choice.rows.map((row) => ({ ...row, roomDeg: hoverRoomDeg({ ...seats, seatCm: row.cm }) }));
-  return { typed, faults, answer: { ...choice, rows, shownCm, ankleDeg, assumed, capCm: seats.capCm, helped } };
+  return { typed, faults, answer: { ...choice, rows, shownCm, ankleDeg, assumed, capCm, helped } };
 }
 
 /** The rule of the first rung that leaves room for a bad moment. */
-const hoverRuleOf = (ladders: LevelRules['ladders']): HoverRule | undefined =>
-  ladders
-    .flatMap(({ rungs }) => rungs.flatMap(({ target }) => (target && 'hovers' in target ? [target] : [])))
-    .find((rule) => rule.roomLeastDeg > 0);
+function roomyRuleOf(ladders: LevelRules['ladders']): HoverRule {
+  const targets = ladders.flatMap(({ rungs }) => rungs.map(({ target }) => target));
+  const found = targets.flatMap((t) => (t && 'hovers' in t ? [t] : [])).find((rule) => rule.roomLeastDeg > 0);
+  if (!found) throw new RangeError('roomyRuleOf: no rung hovers with room');
+  return found;
+}
 
 const wallRangeCm = [0, 25] as const;

@@ -20,6 +20,9 @@ import { seatHeights } from './seat';
 const aids = ['none', 'wedge', 'rail'] as const;
 export type HoverAid = (typeof aids)[number];
 
+/** Of a body what the question is about. */
+type HoverBody = Pick<SeatQuestion, 'heightCm' | 'ankleDeg' | 'shownCm' | 'capCm' | 'loadShare'>;
+
 /** How far the stiffer ankle bends, and where that is known from. */
 interface Ankle {
   readonly deg: number;
@@ -109,11 +112,19 @@ function loadSharesOf(rule: HoverRule, { facts, rules: { house } }: HoverCase): 
 const heightOf = ({ facts, rules: { house } }: Pick<HoverCase, 'facts' | 'rules'>): number =>
   facts.person.heightCm ?? house.hover.untoldHeightCm;
 
-function question(aid: HoverAid, rule: HoverRule, one: HoverCase, ankleDeg: number, loadShare: number): SeatQuestion {
-  const { underShownCm, mostEffortPct, wedgeCm, railPullPct } = one.rules.house.hover;
+const question = (aid: HoverAid, rule: HoverRule, one: HoverCase, ankleDeg: number, loadShare: number): SeatQuestion =>
+  hoverQuestion(aid, rule, one.rules.house, { ...one, heightCm: heightOf(one), ankleDeg, loadShare });
+
+/** What is asked of the load model for a rung, by the numbers of the house. */
+export function hoverQuestion(
+  aid: HoverAid,
+  rule: HoverRule,
+  { hover }: Pick<HouseRules, 'hover'>,
+  { heightCm, ankleDeg, shownCm, capCm, loadShare }: HoverBody,
+): SeatQuestion {
+  const { underShownCm, mostEffortPct, wedgeCm, railPullPct } = hover;
   return {
-    ...{ heightCm: heightOf(one), ankleDeg, arms: rule.hovers, loadShare },
-    ...{ shownCm: one.shownCm, underShownCm, capCm: one.capCm, mostEffortPct },
+    ...{ heightCm, ankleDeg, arms: rule.hovers, loadShare, shownCm, underShownCm, capCm, mostEffortPct },
     // Who holds a rail needs no room besides.
     roomLeastDeg: aid === 'rail' ? 0 : rule.roomLeastDeg,
     heelLiftCm: aid === 'wedge' ? wedgeCm : 0,

@@ -90,7 +90,7 @@ function seatFor(pattern: Pattern, rung: Rung, rule: SeatRule | HoverRule, one: 
       1,
     );
   const raised = (own: number): number => Math.min(askedFor(own), mostCm);
-  const capCm = near ? Math.min(legsCm, testedCm + house.hover.overTestedCm) : legsCm;
+  const capCm = 'hovers' in rule ? hoverCapCm(rule, facts, rules, testedCm) : legsCm;
   const hover: HoverCase = { ...one, shownCm, capCm, raised };
   const own = 'hovers' in rule ? hoverSeat(rule, hover) : ownSeat(rule, one, { testedCm, shownCm });
   if ('blocks' in own) return { ...none, blocks: own.blocks };
@@ -159,8 +159,25 @@ function armedSeat({ kit }: Facts, plain: SeatAnswer): SeatAnswer | null {
   return { ...armed, seat: { ...armed.seat, from: [`${chair} with arms`, ...pads] } };
 }
 
+/** How high a seat to hover over may be wished. */
+export const hoverCapCm = (
+  { nearTested }: HoverRule,
+  body: WithLegs,
+  rules: Pick<LevelRules, 'house'>,
+  testedCm: number,
+): number =>
+  Math.min(
+    Math.max(testedCm, highestSeat(body, rules)),
+    nearTested ? testedCm + rules.house.hover.overTestedCm : Infinity,
+  );
+
+/** How long the legs are. */
+interface WithLegs {
+  readonly person: Pick<Facts['person'], 'heightCm' | 'kneeHeightCm'>;
+}
+
 /** A fifth over the height of the kneecap, whole cm, rounded down; without a body no cap. */
-export function highestSeat({ person }: Pick<Facts, 'person'>, { house }: Pick<LevelRules, 'house'>): number {
+export function highestSeat({ person }: WithLegs, { house }: Pick<LevelRules, 'house'>): number {
   const kneeCm =
     person.kneeHeightCm ?? (person.heightCm === null ? null : house.seatCap.kneeShareOfHeight * person.heightCm);
   return kneeCm === null ? Infinity : Math.floor(house.seatCap.share * kneeCm);

@@ -48,7 +48,7 @@ export const loadStep = (loadShare: number): number => up(loadShare, steps.loadS
 
 const fits = new Map<string, HoverFit>();
 const edges = new Map<string, readonly [back: number, forward: number] | null>();
-/** As far as any ankle bends: what the ankle allows is taken off afterwards. */
+/** Further than ankles bend: what this one allows is taken off afterwards. */
 const supplest = 60;
 
 /** Whether and how somebody hovers over a seat, as people do it: the trunk leans as the shins do. */

@@ -1,10 +1,9 @@
 import type { Station } from './protocol';
 
 /** A test as a day sees it. */
-export type DayTest = Pick<Station, 'group' | 'staff' | 'lanes' | 'restBeforeS' | 'takesS'> & {
+export interface DayTest extends Omit<Station, 'spotter' | 'betweenTriesS' | 'againAfterS'> {
   readonly id: string;
-  readonly legs: boolean;
-};
+}
 
 export interface DayPerson {
   readonly id: string;

@@ -56,6 +56,12 @@ export interface Station {
   readonly takesS: number;
   /** Tires the legs: so many of them a person a day, with a rest between. */
   readonly legs?: true;
+  /** Its rest comes after anything, not only after a leg test. */
+  readonly restAlways?: true;
+  /** Rest after it: before what is done seated, what is timed, and balance. */
+  readonly restAfterS?: { readonly seated: number; readonly timed: number; readonly balance: number };
+  /** Where both are done on one day, after these. */
+  readonly after?: readonly string[];
 }
 
 /** What decides how the events of a test are read; older ones stay beside the newest. */

@@ -40,6 +40,7 @@ export const chairStand30s = {
     againAfterS: 300,
     takesS: 60,
     legs: true,
+    after: ['arm-curl'],
   },
   plan: { on: 'chair', wall: 'behind', spotter: 'ahead' },
   offers: [

@@ -31,6 +31,8 @@ export const fiveStands = {
     againAfterS: 300,
     takesS: 60,
     legs: true,
+    // The three-part battery walks before it stands. Guralnik 1994, from memory.
+    after: ['gait-4m', 'arm-curl'],
   },
   plan: { on: 'chair', wall: 'behind', spotter: 'ahead' },
   offers: [

@@ -34,6 +34,9 @@ export const step2min = {
     againAfterS: 900,
     takesS: 140,
     legs: true,
+    restAlways: true,
+    // Two minutes walked and two seated and watched; five to anything timed, ten to balance.
+    restAfterS: { seated: 240, timed: 300, balance: 600 },
   },
   plan: { on: 'feet', wall: 'side', rail: 'side', spotter: 'ahead' },
   heightMark: 'half-thigh',

@@ -33,13 +33,11 @@ export interface Visit {
 
 const balance = (test: DayTest): boolean => (test.group === 1 || test.group === 2) && test.staff === 'spots';
 
-/** The three-part battery has an order of its own: the walk before the stands. Guralnik 1994, from memory. */
-const battery = ['four-stage', 'gait-4m', 'five-stands'] as const;
-
-function rankIn(tests: readonly DayTest[]): (test: DayTest) => number {
-  const all = battery.every((id) => tests.some((t) => t.id === id));
-  return (test) => (all && test.id === 'gait-4m' ? 3.9 : test.group);
-}
+/** The group, or just behind what it comes after. */
+const rankIn =
+  (tests: readonly DayTest[]) =>
+  ({ group, after = [] }: DayTest): number =>
+    Math.max(group, ...tests.flatMap((t) => (after.includes(t.id) ? [t.group + 0.5] : [])));
 
 /** What somebody does today, in order: seated, balance, range, strength, speed, endurance, the floor. */
 export function visitsOf(person: DayPerson, tests: readonly DayTest[]): Visit[] {

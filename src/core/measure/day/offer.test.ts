@@ -4,7 +4,7 @@ import { daySets } from '../../../catalogue/rules/day';
 import type { DayStaff, DayTest } from '../../shapes/day';
 import { forToday, offerDay, type DayComer } from './offer';
 
-const tests: readonly DayTest[] = protocols.map(({ id, station }) => ({ ...station, id, legs: 'legs' in station }));
+const tests: readonly DayTest[] = protocols.map(({ id, station }) => ({ ...station, id }));
 const staff: readonly DayStaff[] = [
   { id: 'instructor', may: ['instructor', 'spots', 'counts'] },
   { id: 'second', may: ['spots', 'counts'] },
