@@ -3,6 +3,7 @@ import type { Blocker, Level } from '../../core/level/answer';
 import type { Ladder } from '../../core/shapes/ladder';
 import { Measured } from './measured';
 import { wordsWidth } from './pack';
+import { tagWords } from './tagWords';
 import { lookOf } from './patterns';
 
 interface Props {
@@ -142,19 +143,7 @@ function tagOf(blockers: readonly Blocker[], room: number): string | null {
     blockers[0];
   if (!first) return null;
   const more = blockers.length - 1;
-  const tag = first.tag;
-  // Where the whole has no room it says less: what was not tested asks.
-  const less = tag.replace(/ not tested$/, '?');
-  const tries = more > 0 ? [`${tag} · and ${more} more`, `${tag} +${more}`, `${less} +${more}`] : [tag, less];
-  const fits = (words: string) => wordsWidth(words, 14) + 28 <= room;
-  return tries.find(fits) ?? cut(tries.at(-1) ?? '', fits);
-}
-
-/** As much as fits; the whole of it stands below the bars. */
-function cut(words: string, fits: (words: string) => boolean): string {
-  let shorter = words;
-  while (shorter !== '' && !fits(`${shorter}…`)) shorter = shorter.slice(0, -1);
-  return `${shorter.trimEnd()}…`;
+  return tagWords(first.tag, more, (words) => wordsWidth(words, 14) + 28 <= room);
 }
 
 function barsWords(ladder: Ladder, level: Level | undefined): string {

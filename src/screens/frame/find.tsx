@@ -37,7 +37,10 @@ export function Find() {
       onChange={(person: RegisterLine | null) => {
         setTyped('');
         setOpen(false);
-        if (person) router.push(`/people/${person.id}`);
+        if (!person) return;
+        router.push(`/people/${person.id}`);
+        // The keys belong to the page that comes.
+        requestAnimationFrame(() => field.current?.blur());
       }}
     >
       <button
