@@ -1,5 +1,5 @@
 import { array, mixed, string, type AnyObject, type InferType } from 'yup';
-import { eventBys, eventKindsOf, stopReasons, type AttemptEvent } from '../core/shapes/attempt';
+import { eventBys, eventKindsOf, floors, stopReasons, type AttemptEvent } from '../core/shapes/attempt';
 import { deviceIds } from '../core/shapes/device';
 import { outcomes, walkingAids } from '../core/shapes/facts';
 import { inNewWords } from '../core/shapes/oldWords';
@@ -14,6 +14,8 @@ export const conditionsFields = () =>
     aid: oneOf(walkingAids),
     shoes: oneOf(['flat', 'cushioned', 'barefoot']),
     warmUp: yesNo(),
+    floor: oneOf(floors),
+    assessor: string().max(80),
     despite: string().max(300),
   });
 

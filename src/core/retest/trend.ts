@@ -1,3 +1,4 @@
+import { median } from '../math/median';
 /** A straight line through several results that one odd day cannot tip. */
 export interface Trend {
   /** Change of the result in a year of 365.25 days. */
@@ -53,10 +54,3 @@ function intervalOf(slopes: readonly number[], n: number): Trend['interval'] {
 }
 
 const factorial = (n: number): number => (n <= 1 ? 1 : n * factorial(n - 1));
-
-function median(sorted: readonly number[]): number {
-  const half = sorted.length / 2;
-  const [a, b] = [sorted[Math.ceil(half) - 1], sorted[Math.floor(half)]];
-  if (a === undefined || b === undefined) throw new RangeError('median: at least one value is needed');
-  return (a + b) / 2;
-}

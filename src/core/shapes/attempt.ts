@@ -143,6 +143,12 @@ export interface Conditions {
   readonly shoes?: 'flat' | 'cushioned' | 'barefoot';
   /** Five minutes before it, where that was asked. */
   readonly warmUp?: boolean;
+  /** What they stood on, and who took it: the same at the retest, or it is not like for like. */
+  readonly floor?: Floor;
+  readonly assessor?: string;
   /** What closed the test to them, where it was done all the same. */
   readonly despite?: string;
 }
+
+export const floors = ['wood', 'hard', 'carpet'] as const;
+export type Floor = (typeof floors)[number];

@@ -61,7 +61,12 @@ const visit = (tests: readonly DayTest[], lanes: number): Visit => ({
 });
 
 /** When somebody may begin their next visit. */
-export function readyFor(person: DayPerson, before: Visit | undefined, endS: number, next: Visit): number {
+export function readyFor(
+  person: DayPerson,
+  before: Pick<Visit, 'tests'> | undefined,
+  endS: number,
+  next: Visit,
+): number {
   const [last, first] = [before?.tests.at(-1), next.tests[0]];
   return last && first ? endS + restS(last, first, person) : 0;
 }

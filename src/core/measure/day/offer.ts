@@ -44,17 +44,22 @@ export function offerDay(
   return { today: sets.first, nextDay, plan, minutes: minutesOf(plan), fullMinutes };
 }
 
-/** In the order of the day, with no more leg tests than somebody may have: the last ones wait for another day. */
+/**
+ * In the order of the day, with no more leg tests than somebody may have: the last ones wait for another day.
+ * @param had what was done today already, which counts first
+ */
 export function forToday(
   { withCare, over85 }: Pick<DayComer, 'withCare' | 'over85'>,
   ids: readonly string[],
   tests: readonly DayTest[],
   sets: Pick<DaySets, 'mostLegs' | 'mostLegsWithCare'>,
+  had: readonly { readonly test: string }[] = [],
 ): string[] {
+  const done = new Set(had.map((r) => r.test));
   const most = withCare || over85 ? sets.mostLegsWithCare : sets.mostLegs;
-  let legs = 0;
+  let legs = tests.filter((t) => t.legs && done.has(t.id)).length;
   return [...tests]
     .filter((t) => ids.includes(t.id))
     .sort((a, b) => a.group - b.group)
-    .flatMap((t) => (t.legs && ++legs > most ? [] : [t.id]));
+    .flatMap((t) => (t.legs && !done.has(t.id) && ++legs > most ? [] : [t.id]));
 }

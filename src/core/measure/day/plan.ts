@@ -6,6 +6,8 @@ interface Going {
   readonly visits: readonly Visit[];
   nth: number;
   endS: number;
+  begun: boolean;
+  behind: number;
   /** When the next may begin, and how long all that is left takes. */
   readyS: number;
   leftS: number;
@@ -13,6 +15,8 @@ interface Going {
 
 /** Somebody who is ready so soon after is waited for, to fill the second lane. */
 const waitForBesideS = 30;
+/** A friend who is ready so soon after is called next. */
+const waitForFriendS = 120;
 /** How far from the soonest start a try may look, seconds. */
 const looseS = 90;
 const lookedThrough = 2400;
@@ -23,10 +27,32 @@ const lookedThrough = 2400;
  * the same question has the same answer on any machine.
  */
 export function planDay(people: readonly DayPerson[], tests: readonly DayTest[], staff: readonly DayStaff[]): DayPlan {
+  return bestOf(people, tests, staff, people.length === 0 ? 1 : Math.max(1, Math.floor(lookedThrough / people.length)));
+}
+
+/**
+ * The same by its rule alone, from where the day stands: the board calls by it, as who is next may not jump about
+ * whenever somebody is a little faster than planned.
+ */
+export function planOn(people: readonly DayPerson[], tests: readonly DayTest[], staff: readonly DayStaff[]): DayPlan {
+  return bestOf(people, tests, staff, 1);
+}
+
+function bestOf(
+  people: readonly DayPerson[],
+  tests: readonly DayTest[],
+  staff: readonly DayStaff[],
+  tries: number,
+): DayPlan {
   const runs = (test: DayTest) => staff.some((s) => s.may.includes(test.staff));
   const staffed = tests.filter(runs);
-  const going = people.map((person) => ({ person, visits: visitsOf(person, staffed) }));
-  const tries = people.length === 0 ? 1 : Math.max(1, Math.floor(lookedThrough / people.length));
+  const going = people.map((person) => ({
+    person,
+    visits: visitsOf(person, staffed),
+    before: (person.before ?? []).flatMap(({ test, endS }) =>
+      tests.flatMap((t) => (t.id === test ? [{ t, endS }] : [])),
+    ),
+  }));
   const leastS = leastOf(people, staffed, staff);
   let best: Tried | null = null;
   for (let n = 0; n < tries; n++) {
@@ -41,6 +67,12 @@ export function planDay(people: readonly DayPerson[], tests: readonly DayTest[],
     ...{ endS, longestWaitS, leastS },
     unstaffed: tests.filter((t) => !runs(t)).map((t) => t.id),
   };
+}
+
+/** What somebody did before, and when it ended. */
+interface Had {
+  readonly t: DayTest;
+  readonly endS: number;
 }
 
 interface Tried {
@@ -58,38 +90,52 @@ const better = (a: Tried, b: Tried): boolean =>
       : a.waitedS < b.waitedS;
 
 function schedule(
-  all: readonly { readonly person: DayPerson; readonly visits: readonly Visit[] }[],
+  all: readonly {
+    readonly person: DayPerson;
+    readonly visits: readonly Visit[];
+    readonly before: readonly Had[];
+  }[],
   staff: readonly DayStaff[],
   chance: () => number,
 ): Tried {
-  const going = all.map((one): Going => {
-    const leftS = one.visits.reduce((sum, v) => sum + v.takesS, 0);
-    return { ...one, nth: 0, endS: 0, readyS: readyAfter(one.person, one.visits, 0, 0), leftS };
+  const going = all.map(({ person, visits, before }): Going => {
+    const leftS = visits.reduce((sum, v) => sum + v.takesS, 0);
+    const endS = Math.max(...before.map((had) => had.endS));
+    const [first] = visits;
+    const rested = first ? before.map((had) => readyFor(person, { tests: [had.t] }, had.endS, first)) : [Infinity];
+    const readyS = Math.max(0, ...rested);
+    return { person, visits, nth: 0, endS, begun: before.length > 0, behind: person.behind ?? 0, readyS, leftS };
   });
-  const freeS = staff.map(() => 0);
+  const freeS = staff.map((s) => s.busyS ?? 0);
+  const lastAt: (readonly Going[])[] = staff.map(() => []);
   const calls: Call[] = [];
   let longestWaitS = 0;
   let waitedS = 0;
   for (;;) {
-    const next = soonest(going, staff, freeS, chance);
+    const next = soonest(going, staff, freeS, lastAt, chance);
     if (!next) break;
     const { at, visit, startS: fromS } = next;
     const beside = besides(next.one, visit, fromS, going);
     const called = [next.one, ...beside];
     const startS = Math.max(fromS, ...beside.map((one) => one.readyS));
     const endS = startS + visit.takesS;
+    for (const one of going)
+      if (one.behind > 0 && !called.includes(one)) one.behind = Math.max(0, one.behind - called.length);
     for (const one of called) {
-      if (one.nth > 0) {
+      if (one.begun) {
         const waitS = startS - one.endS;
         longestWaitS = Math.max(longestWaitS, waitS);
         waitedS += waitS;
       }
       one.nth++;
+      one.begun = true;
+      one.behind = 0;
       one.endS = endS;
       one.readyS = readyAfter(one.person, one.visits, one.nth, endS);
       one.leftS -= visit.takesS;
     }
     freeS[at] = endS;
+    lastAt[at] = called;
     calls.push({
       staff: staff[at]?.id ?? '',
       people: called.map((one) => one.person.id),
@@ -112,27 +158,30 @@ interface Next {
   readonly startS: number;
 }
 
+type Found = Next & { readonly key: number };
+
 /** Who starts where next; by chance somebody who could start a little later. */
 function soonest(
   going: readonly Going[],
   staff: readonly DayStaff[],
   freeS: readonly number[],
+  lastAt: readonly (readonly Going[])[],
   chance: () => number,
 ): Next | null {
   const first = { instructor: freest('instructor'), spots: freest('spots'), counts: freest('counts') };
-  let best: (Next & { readonly key: number; readonly begun: number }) | null = null;
+  // Who came unplanned, or was called and it was not the moment, waits for the others.
+  let best: (Found & { readonly waits: number }) | null = null;
   for (const one of going) {
     const visit = one.visits[one.nth];
     const at = visit ? first[visit.staff] : -1;
     if (!visit || at < 0) continue;
     const startS = Math.max(freeS[at] ?? 0, one.readyS);
-    const key = startS + looseS * chance();
-    const begun = one.nth > 0 ? 0 : 1;
-    const sooner =
-      !best ||
-      key < best.key ||
-      (key === best.key && (begun < best.begun || (begun === best.begun && one.leftS > best.one.leftS)));
-    if (sooner) best = { one, visit, at, startS, key, begun };
+    const beside =
+      lastAt[at]?.some((other) => isFriend(one, other, visit)) && startS <= (freeS[at] ?? 0) + waitForFriendS;
+    const key = beside ? (freeS[at] ?? 0) - 1 : startS + looseS * chance();
+    const waits = (one.person.atTheEnd ? 2 : 0) + (one.behind > 0 ? 1 : 0);
+    const found = { one, visit, at, startS, key, waits };
+    if (!best || waits < best.waits || (waits === best.waits && sooner(found, best))) best = found;
   }
   return best;
 
@@ -148,16 +197,27 @@ function soonest(
   }
 }
 
-/** Whoever is ready for the same test and may stand beside them, soonest first. */
+const sooner = (a: Found, b: Found): boolean =>
+  a.key !== b.key ? a.key < b.key : a.one.begun !== b.one.begun ? a.one.begun : a.one.leftS > b.one.leftS;
+
+/** They like to go together, and the other was just called for the same. */
+function isFriend(one: Going, other: Going, visit: Visit): boolean {
+  const had = other.visits[other.nth - 1];
+  return had?.tests[0] === visit.tests[0] && one.person.friends?.includes(other.person.id) === true;
+}
+
+/** Whoever is ready for the same test and may stand beside them, friends first, then the soonest. */
 function besides(first: Going, visit: Visit, startS: number, going: readonly Going[]): Going[] {
   if (visit.lanes === 1) return [];
   const same = (one: Going): boolean => {
     const next = one.visits[one.nth];
-    return one !== first && next?.lanes === visit.lanes && next.tests[0] === visit.tests[0];
+    const waits = one.behind > 0 || (one.person.atTheEnd === true && first.person.atTheEnd !== true);
+    return one !== first && !waits && next?.lanes === visit.lanes && next.tests[0] === visit.tests[0];
   };
+  const friend = (one: Going): number => (one.person.friends?.includes(first.person.id) ? 0 : 1);
   return going
     .filter((one) => one.readyS <= startS + waitForBesideS && same(one))
-    .sort((a, b) => a.readyS - b.readyS)
+    .sort((a, b) => friend(a) - friend(b) || a.readyS - b.readyS)
     .slice(0, visit.lanes - 1);
 }
 
