@@ -3,10 +3,10 @@ import { conditionsOf } from '../core/measure/conditions';
 import { inCountingOrder } from '../core/measure/countingOrder';
 import type { Trial } from '../core/measure/trial';
 import type { AttemptView } from '../core/measure/attempt';
-import type { AttemptEvent, Conditions } from '../core/shapes/attempt';
+import { corrections, type AttemptEvent, type Conditions } from '../core/shapes/attempt';
 import type { IsoDate, Side } from '../core/shapes/facts';
 import type { PersonId } from '../core/shapes/person';
-import type { Selectable } from 'kysely';
+import { sql, type Selectable } from 'kysely';
 import { inOne, type Register } from './connection';
 import { erased } from './erase';
 import type { Schema } from './schema';
@@ -180,6 +180,38 @@ export async function listAttempts(db: Register, personIds?: readonly PersonId[]
   return rows
     .map(toAttempt)
     .sort((a, b) => (a.sittingDate < b.sittingDate ? -1 : a.sittingDate > b.sittingDate ? 1 : inCountingOrder(a, b)));
+}
+
+/** Attempts of a day that came to an end, when each did, and why one was not tried; corrections made since are no part of it. */
+export async function attemptsOfDay(
+  db: Register,
+  day: IsoDate,
+): Promise<{ readonly attempt: AttemptView; readonly endedWallMs: number; readonly why: string }[]> {
+  const rows = await db
+    .selectFrom('attempt')
+    .selectAll()
+    .where('sitting_date', '=', day)
+    .where('state', 'in', ['finished', 'stopped', 'to-agree'])
+    .execute();
+  if (rows.length === 0) return [];
+  const kind = sql<string>`json_extract(content_json, '$.kind')`;
+  const ends = await db
+    .selectFrom('attempt_event')
+    .innerJoin('attempt', 'attempt.client_key', 'attempt_event.client_key')
+    .select([
+      'attempt_event.client_key',
+      sql<number>`max(json_extract(content_json, '$.wallMs'))`.as('ended'),
+      sql<string | null>`max(CASE WHEN ${kind} = 'note' THEN json_extract(content_json, '$.text') END)`.as('why'),
+    ])
+    .where('sitting_date', '=', day)
+    .where(kind, 'not in', [...corrections])
+    .groupBy('attempt_event.client_key')
+    .execute();
+  const endOf = new Map(ends.map((e) => [e.client_key, e]));
+  return rows.map((row) => {
+    const end = endOf.get(row.client_key);
+    return { attempt: toAttempt(row), endedWallMs: end?.ended ?? row.started_wall_ms, why: end?.why ?? '' };
+  });
 }
 
 /** The keys of all attempts, a page at a time, for whoever goes through all of them. */

@@ -12,6 +12,7 @@ export const personTables = [
   'sitting_person',
   'printed_page',
   'class_event',
+  'day_note_person',
 ] as const;
 
 /** Rows that belong to a row of one of those, and go with it. */
@@ -20,6 +21,7 @@ export const belongingRows = [
   { table: 'attempt_event', by: 'client_key', of: 'attempt', key: 'client_key' },
   { table: 'attempt_trace', by: 'client_key', of: 'attempt', key: 'client_key' },
   { table: 'level', by: 'decision_id', of: 'decision', key: 'id' },
+  { table: 'day_note', by: 'key', of: 'day_note_person', key: 'key' },
 ] as const;
 
 /** Columns that name a person in a row that is somebody else’s. */

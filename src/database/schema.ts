@@ -84,6 +84,9 @@ export interface Schema {
   person_group: { id: string; name: string; weekday: number; time: string };
   group_member: { group_id: string; person_id: string };
   sitting_person: { day: string; person_id: string };
+  /** `content_json` names people by their id, and so does `day_note_person`. */
+  day_note: { key: string; day: string; wall_ms: number; received_at: string; by: string; content_json: string };
+  day_note_person: { key: string; person_id: string };
   printed_page: {
     id: string;
     person_id: string;

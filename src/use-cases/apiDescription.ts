@@ -14,6 +14,7 @@ import { squatRules, splitRules, tasks } from '../core/load/check';
 import { armWays, copRefs, loadPlaces, usualLimits } from '../core/load/setUp';
 import { registerFilters, registerSorts } from '../core/shapes/register';
 import { answerColumns, scoreColumns } from '../formats/scoreCsv';
+import { dayEventKinds } from '../schemas/dayNote';
 import { bodyLimits } from '../schemas/requests';
 
 type Json = Readonly<Record<string, unknown>>;
@@ -331,6 +332,35 @@ export function apiDescription(): Json {
           summary: 'One dated entry: pain, fall, answers, check of the day, incident',
           parameters: [parameter('key', 'path', text)],
           requestBody: { required: true, ...json({ type: 'object', required: ['personId', 'on', 'content'] }) },
+          responses: {
+            '201': { description: 'First time', ...json(anything) },
+            ...answers(anything, 400, 409, 413, 415, 422),
+          },
+        },
+      },
+      '/api/v1/days/{day}': {
+        get: {
+          summary: 'A testing day as it stands: what was noted in its order, what was measured, who sits',
+          parameters: [parameter('day', 'path', date), parameter('board', 'query', text)],
+          responses: answers(anything, 422),
+        },
+      },
+      '/api/v1/days/{day}/notes/{key}': {
+        put: {
+          summary: 'One note of a testing day: plan, conditions, call, not now, left, walk-in, hold; once a key',
+          parameters: [parameter('day', 'path', date), parameter('key', 'path', text)],
+          requestBody: {
+            required: true,
+            ...json(
+              exactly(
+                {
+                  wallMs: { type: 'number', minimum: 0 },
+                  event: { type: 'object', required: ['kind'], properties: { kind: oneOf(dayEventKinds) } },
+                },
+                ['wallMs', 'event'],
+              ),
+            ),
+          },
           responses: {
             '201': { description: 'First time', ...json(anything) },
             ...answers(anything, 400, 409, 413, 415, 422),

@@ -28,6 +28,7 @@ export interface MayStart {
  * Whether a test of somebody may begin: the one answer for tiles, station, room check and the turn of the day. What the
  * hall lacks is no reason here: whoever stands at the chair sees better what there is than the list of the cupboard.
  * @param noted what was noted here and may not be in the record yet
+ * @param onHold somebody in the hall needs help
  * @returns undefined where nothing was ever noted of them
  */
 export function mayStart(
@@ -36,17 +37,34 @@ export function mayStart(
   day: IsoDate,
   noted: readonly Entry[],
   rules: DayRules,
+  onHold = false,
 ): MayStart | undefined {
   const arrived = new Set(person.record.entries.map((e) => e.id));
   const fresh = noted.filter((e) => e.personId === person.id && !arrived.has(e.id));
   const known = knownOn({ ...person.record, entries: [...person.record.entries, ...fresh] }, day, rules.readiness);
   if (!known) return undefined;
+  const held = heldFor(known, protocol, rules, day, onHold);
   const byReadiness = heldByReadiness(known.readiness.outcome, protocol).length > 0;
-  const closing = byReadiness ? [] : heldByLimiters(known, protocol, rules.levels.limiters, day);
-  const held = byReadiness ? askedHeld(known) : closedHeld(closing);
-  const closedBy = byReadiness ? [] : closedToThem(known, protocol, rules.levels.limiters, day);
+  const waits = byReadiness || (onHold && !isSeated(protocol));
+  const closedBy = waits ? [] : closedToThem(known, protocol, rules.levels.limiters, day);
   return { may: held === null && known.dayCheck !== null, held, closedBy, known };
 }
+
+/** What holds somebody back from a test, of whom it is known what is known; `null` where nothing does. */
+export function heldFor(known: Known, protocol: Protocol, rules: DayRules, day: IsoDate, onHold: boolean): Held | null {
+  if (heldByReadiness(known.readiness.outcome, protocol).length > 0) return askedHeld(known);
+  if (onHold && !isSeated(protocol)) return holdHeld;
+  return closedHeld(heldByLimiters(known, protocol, rules.levels.limiters, day));
+}
+
+/** Done in a chair from its first moment to its last. */
+export const isSeated = ({ seatedArms, station }: Pick<Protocol, 'seatedArms' | 'station'>): boolean =>
+  seatedArms === true || station.group === 0;
+
+const holdHeld: Held = {
+  what: 'Hold: somebody in the hall needs help',
+  nextStep: 'Only what is seated until the instructor lets go, on the board of the day.',
+};
 
 function askedHeld({ readiness: { outcome, asked, reasons } }: Known): Held {
   const [first] = reasons;

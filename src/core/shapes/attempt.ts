@@ -113,7 +113,8 @@ export type Fresh = AttemptEvent extends infer E
 /** Said of any attempt, whatever it measures. */
 const anyway = ['practice', 'start', 'false-start', 'undo', 'gap', 'end', 'stop', 'halt', 'note', 'entered'] as const;
 const marks = ['caught', 'pain', 'effort'] as const;
-const corrections = ['condition', 'strike', 'add', 'move', 'prefer'] as const;
+/** Said afterwards, at a desk. */
+export const corrections = ['condition', 'strike', 'add', 'move', 'prefer'] as const;
 
 /** What may be said of an attempt of a kind; the schema and whoever stores it go by this one list. */
 export const eventKindsOf: Readonly<Record<CaptureKind, readonly EventKind[]>> = {

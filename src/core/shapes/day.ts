@@ -1,4 +1,4 @@
-import type { Conditions } from './attempt';
+import type { Conditions, StopReason } from './attempt';
 import type { IsoDate } from './facts';
 import type { PersonId } from './person';
 import type { Station } from './protocol';
@@ -125,7 +125,10 @@ export interface DayResult {
   readonly personId: PersonId;
   readonly test: string;
   readonly state: 'done' | 'stopped' | 'declined';
-  /** The value in words, or why there is none. */
-  readonly words: string;
+  /** As it was seen, of both sides left first; empty where there is none. */
+  readonly values: readonly number[];
+  /** Why there is none; empty where nothing was said. */
+  readonly why: string;
+  readonly stopReason: StopReason | null;
   readonly endedWallMs: number;
 }

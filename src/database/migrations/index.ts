@@ -7,6 +7,7 @@ import { printedPages } from './0005-printed-pages';
 import { safeRecords } from './0006-safe-records';
 import { shapes } from './0007-shapes';
 import { whoseFile } from './0009-whose-file';
+import { testingDay } from './0010-testing-day';
 import { helpers } from './0008-helpers';
 
 /**
@@ -37,6 +38,7 @@ export const migrations: Readonly<Record<string, Migration>> = {
   '0007-shapes': numbered(7, shapes),
   '0008-helpers': numbered(8, helpers),
   '0009-whose-file': numbered(9, whoseFile),
+  '0010-testing-day': numbered(10, testingDay),
 };
 
 export const newestVersion = Object.keys(migrations).length;

@@ -27,7 +27,7 @@ const planned = (...more: readonly DayNote[]): DayNote[] => [
   ...more,
 ];
 const done = (personId: string, test: string, atMin: number, more: Partial<DayResult> = {}): DayResult => ({
-  ...{ personId, test, state: 'done', words: '12', endedWallMs: start + atMin * minute },
+  ...{ personId, test, state: 'done', values: [12], why: '', stopReason: null, endedWallMs: start + atMin * minute },
   ...more,
 });
 const board = (notes: readonly DayNote[], guests: readonly DayGuest[], results: readonly DayResult[], atMin: number) =>
@@ -110,10 +110,10 @@ describe('the board', () => {
         note({ kind: 'later', personId: 'c', tests: ['one-leg'] }, 2),
       ),
       guests,
-      [done('d', 'four-stage', 2, { state: 'declined', words: 'tired' })],
+      [done('d', 'four-stage', 2, { state: 'declined', values: [], why: 'tired' })],
       3,
     );
-    const said = (id: string) => b.sittings.get(id)?.map((s) => [s.test, s.state, s.words]);
+    const said = (id: string) => b.sittings.get(id)?.map((s) => [s.test, s.state, s.why]);
     expect(said('a')?.[0]).toEqual(['four-stage', 'closed', 'Not today']);
     expect(said('b')?.[1]).toEqual(['one-leg', 'left', 'the bus']);
     expect(said('c')).toEqual([

@@ -22,8 +22,10 @@ export type SatState = 'done' | 'stopped' | 'declined' | 'paper' | 'later' | 'le
 export interface Sat {
   readonly test: string;
   readonly state: SatState;
-  /** The result, or why there is none; empty where nothing is to be said. */
-  readonly words: string;
+  readonly values: readonly number[];
+  /** Why it was not measured; empty where nothing is to be said. */
+  readonly why: string;
+  readonly stopReason: DayResult['stopReason'];
   readonly endedWallMs: number | null;
 }
 
@@ -76,9 +78,12 @@ export function sittingOf(
   const today = forToday(guest, [...new Set([...ids, ...own.map((r) => r.test)])], tests, sets, own);
   return today.map((test): Sat => {
     const result = bestOf(own.filter((r) => r.test === test));
-    if (result) return { test, state: result.state, words: result.words, endedWallMs: result.endedWallMs };
-    const [stateOf, words] = unmeasured(test);
-    return { test, state: stateOf, words, endedWallMs: null };
+    if (result) {
+      const { personId: _, ...rest } = result;
+      return rest;
+    }
+    const [stateOf, why] = unmeasured(test);
+    return { test, state: stateOf, values: [], why, stopReason: null, endedWallMs: null };
   });
 
   function unmeasured(test: string): [SatState, string] {
