@@ -31,6 +31,7 @@ const carries = {
   left: { ...person, why: words(0, '').max(200, 'must have at most 200 letters').defined() },
   back: person,
   'walk-in': person,
+  also: { ...person, ...tests },
   later: { ...person, ...tests },
   together: people,
   apart: people,

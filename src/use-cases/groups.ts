@@ -49,21 +49,23 @@ export async function readGroupsWithPeople(desk: Desk): Promise<(Group & { reado
   return (await groups.listGroups(desk.db)).map((g) => ({ ...g, people: members.filter((id) => id === g.id).length }));
 }
 
-/** Groups that come on this day of the week and do not all sit already. */
-export async function groupsToday(desk: Desk): Promise<{ id: string; name: string; people: number }[]> {
-  const today = desk.today();
-  const weekday = new Date(`${today}T12:00:00Z`).getUTCDay() || 7;
-  const sitting = new Set(await groups.sittingOn(desk.db, today));
+/** Every group with how many of it do not sit yet, and whether it comes on this day of the week. */
+export async function groupsToSeat(
+  desk: Desk,
+): Promise<{ id: string; name: string; people: number; today: boolean }[]> {
+  const weekday = new Date(`${desk.today()}T12:00:00Z`).getUTCDay() || 7;
+  const sitting = new Set(await groups.sittingOn(desk.db, desk.today()));
   const members = await groups.groupsOfPeople(desk.db);
   return (await groups.listGroups(desk.db))
-    .filter((g) => g.weekday === weekday)
-    .map(({ id, name }) => ({
-      id,
-      name,
-      people: [...members].filter(([person, of]) => of.includes(id) && !sitting.has(person)).length,
+    .map((g) => ({
+      ...{ id: g.id, name: g.name, today: g.weekday === weekday },
+      people: [...members].filter(([person, of]) => of.includes(g.id) && !sitting.has(person)).length,
     }))
     .filter((g) => g.people > 0);
 }
+
+/** Groups that come on this day of the week and do not all sit already. */
+export const groupsToday = async (desk: Desk) => (await groupsToSeat(desk)).filter((g) => g.today);
 
 /** Puts a whole group into the sitting of the day. */
 export async function seatGroup(desk: Desk, groupId: string): Promise<void> {

@@ -8,7 +8,7 @@ import { noteHelper, readHelpers, tellOfHelper } from './helpers';
 import { openRegister, type Register } from './openRegister';
 import { saveAttempt } from './saveAttempt';
 import { addWalkIn } from './savePerson';
-import { furtherTests, leftOver, readDay, saveDayNote, staffOf, testsOfDay } from './testingDay';
+import { furtherTests, joinDay, leftOver, offerToday, readDay, saveDayNote, staffOf, testsOfDay } from './testingDay';
 
 const day = '2026-03-02';
 let db: Register;
@@ -151,4 +151,33 @@ test('other boards that are open on a day are counted while they ask', () => {
   expect(boardsOn('2026-03-01', 'three', 1000)).toBe(0);
   expect(boardsOn(day, 'one', 2000)).toBe(1);
   expect(boardsOn(day, 'one', 17_000)).toBe(0);
+});
+
+test('who walks in is at the end of the board; a third within the hour is for the next class day, and said there', async () => {
+  const [a = '', b = '', c = ''] = ids;
+  expect(await joinDay(desk(), a)).toBeNull();
+  await note({ ...plan, tests: ['step-2min'] });
+  expect([
+    await joinDay(desk(), a),
+    await joinDay(desk(), b),
+    await joinDay(desk(), a),
+    await joinDay(desk(), c),
+  ]).toEqual(['board', 'board', 'board', 'later']);
+  await withPeople(desk(), [c], { kind: 'not-sit-today' });
+  const left = await leftOver(desk('2026-03-04'));
+  expect(left?.people.find((p) => p.id === c)?.tests).toEqual(daySets.walkIn);
+});
+
+test('what fits is offered for those who may start; who is held, or whose age nobody knows, is named', async () => {
+  const offer = await offerToday(desk(), [instructor], 60);
+  expect(offer).toMatchObject({ planned: 3, notPlanned: [], proposed: 'full' });
+  const said = offer.sets.map((s) => [s.id, s.minutes > 12, s.leastMinutes <= s.minutes, s.unstaffed]);
+  expect(said).toEqual(['full', 'first', 'rest', 'battery'].map((id) => [id, true, true, []]));
+  expect(offer.sets[0]?.minutes).toBeGreaterThan(offer.sets[1]?.minutes ?? Infinity);
+  expect(await offerToday(desk(), [instructor], 15)).toMatchObject({ proposed: 'first' });
+  expect([...((await offerToday(desk(), [], 60)).sets[1]?.unstaffed ?? [])].sort()).toEqual([...daySets.first].sort());
+  const unwell = await addWalkIn(desk(), { ...well, name: 'Dora Unwell', symptoms: true });
+  if (unwell.kind !== 'saved') throw new Error(unwell.kind);
+  await withPeople(desk(), [unwell.id], { kind: 'sit-today' });
+  expect((await offerToday(desk(), [instructor], 60)).notPlanned).toMatchObject([{ name: 'Dora Unwell', why: 'held' }]);
 });

@@ -1,24 +1,37 @@
 import { protocolById, protocols } from '../catalogue/protocols';
 import { daySets } from '../catalogue/rules/day';
+import { knownOn } from '../core/intake/known';
 import { decidingTests } from '../core/level/deciding';
 import { compareNames } from '../core/math/names';
 import { dayResults, type DayAttempt } from '../core/measure/day/dayResults';
 import { dayState } from '../core/measure/day/dayState';
+import { guestOf } from '../core/measure/day/guest';
 import { hallSeconds } from '../core/measure/day/hallSeconds';
+import { offerDay, planSet, type DayComer } from '../core/measure/day/offer';
 import { peopleIn } from '../core/measure/day/peopleIn';
-import { instructor, type DayNote, type DayResult, type DayStaff, type DayTest } from '../core/shapes/day';
+import {
+  instructor,
+  type DayEvent,
+  type DayNote,
+  type DayResult,
+  type DayStaff,
+  type DayTest,
+} from '../core/shapes/day';
 import type { IsoDate } from '../core/shapes/facts';
 import type { Helper } from '../core/shapes/helper';
 import type { PersonId } from '../core/shapes/person';
 import { attemptsOfDay, listAttempts } from '../database/attempts';
 import { daysOfNotes, listDayNotes, storeDayNote } from '../database/days';
-import { sittingOn } from '../database/groups';
+import { addToSitting, sittingOn } from '../database/groups';
 import { listPeople, peopleThere } from '../database/people';
 import { dayNoteBody } from '../schemas/dayNote';
 import { parse, type FieldError } from '../schemas/parse';
 import { together, type Desk } from './desk';
-import { viewsOf } from './readPeople';
-import { readRules } from './rules';
+import { linesOf } from './everybody';
+import { readHelpers } from './helpers';
+import { mindsOfPeople, viewsOf } from './readPeople';
+import { recordsOf } from './readRecords';
+import { readDayRules, readRules } from './rules';
 
 export type SaveDayNote =
   | { readonly kind: 'created' | 'known' | 'conflict' }
@@ -39,6 +52,29 @@ export async function saveDayNote(desk: Desk, day: IsoDate, key: string, input: 
     if (unknown.length > 0) errors.push({ path: '/event/tests', message: `no test is called ${unknown.join(', ')}` });
     if (errors.length > 0) return { kind: 'rejected', errors };
     return { kind: await storeDayNote(trx.db, { key, day, wallMs, event }, trx.who, trx.now()) };
+  });
+}
+
+/** Whether who walked in is on the board of today, on the list for the next class day, or nothing is planned. */
+export type JoinsDay = 'board' | 'later' | null;
+
+/**
+ * Puts who walked in at the end of the board; at most two within an hour, the others are for the next class day. Asked
+ * again of the same person it changes nothing.
+ */
+export async function joinDay(desk: Desk, personId: PersonId): Promise<JoinsDay> {
+  const day = desk.today();
+  return together(desk, async (trx): Promise<JoinsDay> => {
+    const state = dayState(await listDayNotes(trx.db, day));
+    if (!state.plan) return null;
+    const now = trx.now();
+    const lastHour = [...state.walkIns].filter(([id, at]) => id !== personId && now.getTime() - at < 3_600_000);
+    const joins = lastHour.length < daySets.mostWalkIns ? 'board' : 'later';
+    const event: DayEvent =
+      joins === 'board' ? { kind: 'walk-in', personId } : { kind: 'later', personId, tests: daySets.walkIn };
+    if (joins === 'board') await addToSitting(trx.db, day, [personId]);
+    await storeDayNote(trx.db, { key: `joins-${day}-${personId}`, day, wallMs: now.getTime(), event }, trx.who, now);
+    return joins;
   });
 }
 
@@ -96,6 +132,88 @@ export const staffOf = (helpers: readonly Helper[]): DayStaff[] => [
   })),
 ];
 
+/** Why somebody who sits is not planned: what closes every test to them, or that their age is not known. */
+export interface NotPlanned {
+  readonly id: PersonId;
+  readonly name: string;
+  readonly why: 'held' | 'no-age';
+  readonly words: string;
+}
+
+/** A set of tests as it would go today. */
+export interface SetOffered {
+  readonly id: 'full' | 'first' | 'rest' | 'battery';
+  readonly tests: readonly string[];
+  /** With check, warm-up and closing; as the plan found has it, and as no plan can be shorter. */
+  readonly minutes: number;
+  readonly leastMinutes: number;
+  readonly longestWaitMinutes: number;
+  readonly unstaffed: readonly string[];
+}
+
+export interface OfferedDay {
+  readonly planned: number;
+  readonly notPlanned: readonly NotPlanned[];
+  readonly proposed: SetOffered['id'];
+  readonly sets: readonly SetOffered[];
+}
+
+/** What today’s sitting could do with these of the staff in so many minutes. */
+export async function offerToday(desk: Desk, staffIds: readonly string[], minutes: number): Promise<OfferedDay> {
+  const today = desk.today();
+  const sitting = new Set(await sittingOn(desk.db, today));
+  const people = (await listPeople(desk.db)).filter((p) => sitting.has(p.id) && !p.archived);
+  const ids = people.map((p) => p.id);
+  const [records, minds, lines] = [
+    await recordsOf(desk, ids),
+    await mindsOfPeople(desk, people),
+    await linesOf(desk, ids),
+  ];
+  const rules = await readDayRules(desk);
+  const planned = protocols.filter((p) => daySets.full.includes(p.id));
+  const notPlanned: NotPlanned[] = [];
+  const comers: DayComer[] = [];
+  for (const { id, name } of people) {
+    const [record, mind, ageYears] = [records.get(id), minds.get(id), lines.get(id)?.ageYears ?? null];
+    const known = record && knownOn(record, today, rules.readiness);
+    if (!known || !mind || ageYears === null) {
+      notPlanned.push({ id, name, why: 'no-age', words: 'the age is not known: write the date of birth' });
+      continue;
+    }
+    const guest = guestOf({ id, ageYears, handsLast: mind.handsLast }, known, planned, rules, today, false);
+    const [why] = planned.flatMap((p) => guest.closed[p.id] ?? []);
+    if (why !== undefined && planned.every((p) => p.id in guest.closed))
+      notPlanned.push({ id, name, why: 'held', words: why });
+    else comers.push(guest);
+  }
+  const staff = staffOf(await readHelpers(desk)).filter((s) => staffIds.includes(s.id));
+  const { tests } = await testsOfDay(desk);
+  const limited = { ...daySets, mostS: 60 * minutes };
+  const offer = offerDay(comers, tests, staff, limited);
+  const asSet = (id: SetOffered['id'], ids: readonly string[]): SetOffered => {
+    const { plan, minutes: takes } = planSet(comers, ids, tests, staff, limited);
+    return {
+      ...{ id, tests: ids, minutes: takes, unstaffed: plan.unstaffed },
+      leastMinutes: Math.ceil((plan.leastS + daySets.besidesS) / 60),
+      longestWaitMinutes: Math.ceil(plan.longestWaitS / 60),
+    };
+  };
+  return {
+    planned: comers.length,
+    notPlanned,
+    proposed: offer.nextDay.length === 0 ? 'full' : 'first',
+    sets: [
+      asSet('full', daySets.full),
+      asSet('first', daySets.first),
+      asSet(
+        'rest',
+        daySets.full.filter((t) => !daySets.first.includes(t)),
+      ),
+      asSet('battery', daySets.battery),
+    ],
+  };
+}
+
 /** Whom a further test would open something for, and which rungs; a test a line, those that open most first. */
 export interface Further {
   readonly test: string;
@@ -132,14 +250,14 @@ export async function leftOver(desk: Desk): Promise<LeftOver | null> {
   if (!state.plan) return null;
   const planned = state.plan.tests;
   const names = new Map((await listPeople(desk.db)).filter((p) => !p.archived).map((p) => [p.id, p.name]));
-  const here = [...new Set([...sitting, ...state.walkIns.keys()])];
+  const here = [...new Set([...sitting, ...state.walkIns.keys(), ...state.later.keys()])];
   const since = (await listAttempts(desk.db, here)).filter((a) => a.sittingDate > day && a.trial.state === 'finished');
   const done = (id: PersonId, test: string) =>
     results.some((r) => r.personId === id && r.test === test && r.state !== 'stopped') ||
     since.some((a) => a.personId === id && a.test === test);
   const people = here.flatMap((id) => {
     const name = names.get(id);
-    const ids = state.walkIns.has(id) ? daySets.walkIn : planned;
+    const ids = state.walkIns.has(id) ? daySets.walkIn : sitting.includes(id) ? planned : [];
     const tests = [...new Set([...ids, ...(state.later.get(id) ?? [])])].filter(
       (t) => !done(id, t) && !state.paper.get(id)?.includes(t),
     );

@@ -101,6 +101,8 @@ export type DayEvent =
   | { readonly kind: 'left'; readonly personId: PersonId; readonly why: string }
   | { readonly kind: 'back'; readonly personId: PersonId }
   | { readonly kind: 'walk-in'; readonly personId: PersonId }
+  /** Beyond what is planned for everybody: it would decide something. */
+  | { readonly kind: 'also'; readonly personId: PersonId; readonly tests: readonly string[] }
   /** For the next class day. */
   | { readonly kind: 'later'; readonly personId: PersonId; readonly tests: readonly string[] }
   | { readonly kind: 'together' | 'apart'; readonly people: readonly PersonId[] }

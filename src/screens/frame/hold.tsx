@@ -49,7 +49,7 @@ export function Hold({ emergencyNumber, pretended }: Props) {
     { overButtons: true },
   );
   useEffect(() => {
-    const off = onHold(open);
+    const off = onHold(open, 'here');
     // A sheet that a reload or a dead battery closed is opened again.
     keptEntries().then(
       (all) => {

@@ -2,10 +2,10 @@
 import { usePathname } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import { closeAbandoned } from '../test/bench/abandoned';
-import { keptEntries, type KeptAttempt } from '../test/bench/store';
+import { keptDayNotes, keptEntries, type KeptAttempt } from '../test/bench/store';
 import { forever } from '../test/bench/forever';
 import { Pauses } from '../test/bench/pauses';
-import { entriesToSend, sendAttempt, sendEntry, waitingToSend, type Sent } from '../test/bench/sending';
+import { entriesToSend, sendAttempt, sendDayNote, sendEntry, waitingToSend, type Sent } from '../test/bench/sending';
 import { thisRegister } from './thisRegister';
 
 const everyMs = 2000;
@@ -50,9 +50,14 @@ export function Outbox() {
         if (attempt.refused === null) await send(attempt.clientKey, () => sendAttempt(attempt));
       for (const entry of await entriesToSend())
         if (entry.refused === null) await send(entry.key, () => sendEntry(entry));
+      for (const note of await keptDayNotes()) if (note.refused === null) await send(note.key, () => sendDayNote(note));
       const nameless = (await keptEntries()).filter((e) => !e.open && e.personId === '').length;
       if (live)
-        setLeft({ waiting: [...(await waitingToSend()), ...(await entriesToSend())], nameless, unreadable: false });
+        setLeft({
+          waiting: [...(await waitingToSend()), ...(await entriesToSend()), ...(await notesOfDay())],
+          nameless,
+          unreadable: false,
+        });
     };
     const anew = () => {
       pauses.startAnew();
@@ -94,6 +99,10 @@ export function Outbox() {
     </div>
   );
 }
+
+/** What waits of a testing day is told under one name. */
+const notesOfDay = async (): Promise<Waiting[]> =>
+  (await keptDayNotes()).slice(0, 1).map((note) => ({ ...note, personName: 'the board of the day' }));
 
 const line = 'border-b-2 border-watch bg-board px-7 py-2 font-semibold';
 const link = 'inline-flex min-h-11 items-center font-semibold text-ink underline underline-offset-4';

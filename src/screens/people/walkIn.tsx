@@ -16,7 +16,11 @@ import { TextField } from '../touch/field';
 
 interface Props {
   readonly today: string;
-  readonly save: (form: object, key: string, more: SaveMore) => Promise<SavePersonAnswer>;
+  readonly save: (
+    form: object,
+    key: string,
+    more: SaveMore,
+  ) => Promise<SavePersonAnswer & { readonly joins?: 'board' | 'later' | null }>;
 }
 
 const tables = [
@@ -48,6 +52,7 @@ export function WalkInScreen({ today, save }: Props) {
   const [faults, setFaults] = useState<readonly FieldError[]>([]);
   const [double, setDouble] = useState<Extract<SavePersonAnswer, { kind: 'double' }> | null>(null);
   const [key] = useState(newClientKey);
+  const [later, setLater] = useState(false);
   const [hurts, setHurts] = useState<boolean | null>(null);
   const put = (more: Draft) => setForm((f) => ({ ...f, ...more }));
   const faultAt = (name: string) => faults.find((f) => f.path === `/${name}`)?.message;
@@ -66,7 +71,9 @@ export function WalkInScreen({ today, save }: Props) {
     }
     const answer = await save(typed, key, { evenSo, opened: null }).catch(() => null);
     if (answer?.kind === 'saved') {
-      if (to === 'test') window.location.assign(`/test?person=${answer.id}`);
+      if (answer.joins === 'later') setLater(true);
+      else if (to === 'test' && answer.joins === 'board') window.location.assign('/test');
+      else if (to === 'test') window.location.assign(`/test?person=${answer.id}`);
       else window.location.assign('/people/walk-in');
       return false;
     }
@@ -86,6 +93,24 @@ export function WalkInScreen({ today, save }: Props) {
   const choice = (on: boolean) =>
     `min-h-12 min-w-16 cursor-pointer rounded-md border-2 border-ink px-3 font-bold ${on ? 'bg-ink text-board' : 'bg-board'}`;
   const symptoms = form.symptoms === true;
+  if (later)
+    return (
+      <div className="pt-5" role="status">
+        <h1 className="text-2xl font-extrabold">{form.name} is in the register, for the next class day</h1>
+        <p className="mt-2 text-lg">
+          Two people walked in within this hour already: a third would take time from those who were planned. What is
+          left is said on the plan of the next testing day.
+        </p>
+        <div className="mt-4 flex flex-wrap gap-3">
+          <ButtonLink href="/test" hard>
+            Back to the board
+          </ButtonLink>
+          <ButtonLink look="line" href="/people/walk-in" hard>
+            Next walk-in
+          </ButtonLink>
+        </div>
+      </div>
+    );
   return (
     <div className="pt-5 pb-6">
       <h1 className="text-2xl font-extrabold">Walk-in: name, age, table, six questions</h1>

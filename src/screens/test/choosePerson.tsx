@@ -2,7 +2,7 @@
 import { useState, type ReactNode } from 'react';
 import { useFound } from '../frame/useFound';
 import { StateMark } from '../drawing/stateMark';
-import { Button } from '../touch/button';
+import { Button, ButtonLink } from '../touch/button';
 import { matching } from '../touch/matching';
 import { dayWords } from '../words';
 import type { Held } from '../../core/intake/mayStart';
@@ -18,6 +18,7 @@ export function ChoosePerson({
   beside,
   readOut,
   pickTest,
+  toBoard,
   search,
   choose,
 }: {
@@ -30,6 +31,8 @@ export function ChoosePerson({
   readOut: (() => void) | null;
   /** Which test it is for; it stays as it is for whoever sits beside. */
   pickTest: ReactNode;
+  /** Back to the board of the day; `null` on a day without a plan. */
+  toBoard: (() => void) | null;
   /** What leads back here for somebody who is not on this page. */
   search: (personId: string) => string;
   choose: (person: StationPerson) => void;
@@ -73,6 +76,19 @@ export function ChoosePerson({
       <p role="status" className="mt-1 text-sm">
         Ready: from here on this page needs no server until a result is sent.
       </p>
+      {beside.length === 0 && (
+        <p className="mt-1">
+          {toBoard ? (
+            <Button look="line" onClick={toBoard}>
+              Back to the board
+            </Button>
+          ) : (
+            <ButtonLink look="plain" href="/test/day" hard>
+              Plan the day: who goes where next
+            </ButtonLink>
+          )}
+        </p>
+      )}
       {(pickTest || readOut) && (
         <div className="mt-3 flex flex-wrap items-end gap-x-6 gap-y-2">
           {pickTest}

@@ -36,7 +36,15 @@ interface OutcomeProps {
   readonly again: (people: readonly StationPerson[]) => void;
   readonly checkAgain: (person: StationPerson) => void;
   readonly next: () => void;
-  readonly following: readonly StationPerson[];
+  readonly onward: Onward | null;
+}
+
+/** What comes next where it is known, and how it is gone to. */
+export interface Onward {
+  readonly words: string;
+  readonly go: () => void;
+  /** On a testing day it is what everybody goes on with. */
+  readonly main?: boolean;
 }
 
 /** After these nobody goes on as if nothing had been: somebody looks after them first. */
@@ -52,7 +60,7 @@ const fallWords = (by: number, which: 'upper' | 'lower'): string =>
       : `the ${which} figure fell by ${by}`;
 
 /** What came of it for everybody who was tested together, and the one next thing. */
-export function Outcome({ lanes, protocol, emergencyNumber, again, checkAgain, next, following }: OutcomeProps) {
+export function Outcome({ lanes, protocol, emergencyNumber, again, checkAgain, next, onward }: OutcomeProps) {
   const [away, setAway] = useState(false);
   const many = lanes.length > 1;
   const unwell = lanes.filter(isUnwell);
@@ -91,7 +99,12 @@ export function Outcome({ lanes, protocol, emergencyNumber, again, checkAgain, n
           </Button>
         )}
         {done && !many && (
-          <Button className="min-h-16 text-xl" hotkey="S" onClick={() => void leave()}>
+          <Button
+            look={onward?.main ? 'line' : 'main'}
+            className="min-h-16 text-xl"
+            hotkey="S"
+            onClick={() => void leave()}
+          >
             See the score
           </Button>
         )}
@@ -100,23 +113,23 @@ export function Outcome({ lanes, protocol, emergencyNumber, again, checkAgain, n
             Repeat the test{many ? `: ${toRepeat.map((l) => l.short).join(', ')}` : ''}
           </Button>
         )}
-        {following.length > 0 && (
+        {onward && (
           <Button
-            look={many && done ? 'main' : 'line'}
+            look={(many && done) || onward.main ? 'main' : 'line'}
             className="min-h-16 text-xl whitespace-normal!"
             hotkey="N"
-            onClick={() => again(following)}
+            onClick={onward.go}
           >
-            Next: {following.map((p) => p.name).join(', ')}
+            Next: {onward.words}
           </Button>
         )}
         <Button
-          look={following.length > 0 ? 'plain' : many && done ? 'main' : 'line'}
+          look={onward ? 'plain' : many && done ? 'main' : 'line'}
           className="min-h-16 text-xl"
-          hotkey={following.length > 0 ? 'O' : 'N'}
+          hotkey={onward ? 'O' : 'N'}
           onClick={next}
         >
-          {following.length > 0 ? 'Somebody else' : many ? 'Next people' : 'Next person'}
+          {onward ? 'Somebody else' : many ? 'Next people' : 'Next person'}
         </Button>
         {swap && (
           <Button look="line" className="min-h-16 text-xl" onClick={swap.press}>

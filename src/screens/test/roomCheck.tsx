@@ -2,7 +2,9 @@
 import { useState } from 'react';
 import type { Known } from '../../core/intake/known';
 import { useRules } from '../frame/rules';
+import { useFaces } from './face/channel';
 import { Button } from '../touch/button';
+import { TickBox } from '../touch/field';
 import { Step } from '../touch/step';
 import type { StationPerson } from './station';
 
@@ -12,15 +14,19 @@ interface Props {
   /** Nothing of it for these. */
   readonly save: (well: readonly StationPerson[]) => void;
   readonly back: () => void;
+  /** Whether the room has warmed up; asked once, for everybody. */
+  readonly warmUp: boolean | null;
+  readonly sayWarm: (warm: boolean) => void;
 }
 
 /**
  * The signs of the day read once to the whole room: one press for everybody else, exceptions tapped and asked at their
  * chair. Sore places are asked there too, as a number is nobody’s but their own.
  */
-export function RoomCheck({ people, save, back }: Props) {
+export function RoomCheck({ people, save, back, warmUp, sayWarm }: Props) {
   const [asked, setAsked] = useState<ReadonlySet<string>>(new Set());
   const { signs } = useRules().readiness;
+  useFaces({ kind: 'signs', title: 'Anything of this today?', lines: signs.map((s) => s.asks) });
   const well = people.filter(({ person }) => !asked.has(person.id)).map(({ person }) => person);
   const tap = (id: string) =>
     setAsked((now) => new Set(now.has(id) ? [...now].filter((other) => other !== id) : [...now, id]));
@@ -63,7 +69,7 @@ export function RoomCheck({ people, save, back }: Props) {
           </div>
         </div>
       </div>
-      <div className="mt-5 border-t-4 border-ink pt-4">
+      <div className="mt-5 flex flex-wrap items-center gap-x-6 gap-y-3 border-t-4 border-ink pt-4">
         <Button
           className="min-h-24 text-2xl max-sm:w-full sm:min-w-96"
           hotkey="W"
@@ -72,6 +78,17 @@ export function RoomCheck({ people, save, back }: Props) {
         >
           {asked.size === 0 ? 'Nobody: all well' : `Nobody else: ${well.length} well`}
         </Button>
+        <label className="flex min-h-12 cursor-pointer items-center gap-3 text-lg font-semibold">
+          <TickBox checked={warmUp === true} onChange={(event) => sayWarm(event.target.checked)} />
+          The room has warmed up for five minutes
+        </label>
+        <a
+          href="/face"
+          target="_blank"
+          className="inline-flex min-h-12 items-center font-semibold underline underline-offset-4"
+        >
+          Show it on a big screen
+        </a>
       </div>
     </Step>
   );

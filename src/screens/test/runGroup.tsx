@@ -1,16 +1,16 @@
 'use client';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { countsFor } from '../../core/measure/phase';
 import { seenIn } from '../../core/measure/trial';
 import type { Protocol } from '../../core/shapes/protocol';
 import { Button } from '../touch/button';
 import { useAwake } from './awake';
 import { forgetAttempt } from './bench/store';
-import { useLanes, type Run } from './bench/useLanes';
+import { useLanes, type Run, type RunNow } from './bench/useLanes';
 import { useDeviceReps } from './devices/useDevices';
-import { showOnFaces, type FaceNow } from './face/channel';
+import { useFaces, type FaceNow } from './face/channel';
 import { asLanes, laneLetters, type LaneNow } from './lanes';
-import { Outcome } from './outcome';
+import { Outcome, type Onward } from './outcome';
 import { Practice } from './practice';
 import { RunScreen } from './runScreen';
 import { useNotes } from './useNotes';
@@ -27,8 +27,10 @@ interface Props {
   /** Opens the check of the day of somebody who sat down and says they are well again. */
   readonly checkAgain: (person: StationPerson) => void;
   readonly next: () => void;
-  /** Who sits down next, as many as sit here; empty where everybody here has had this test. */
-  readonly following: readonly StationPerson[];
+  /** The one next thing after it, in words; `null` where somebody is to be chosen. */
+  readonly onward: Onward | null;
+  /** Told once everybody is through. */
+  readonly measured: (runs: readonly RunNow[]) => void;
   /** Begins the same anew with the two the other way round; nothing was measured yet. */
   readonly swap: (() => void) | null;
 }
@@ -43,7 +45,8 @@ export function RunGroup({
   again,
   checkAgain,
   next,
-  following,
+  onward,
+  measured,
   swap,
 }: Props) {
   const now = useLanes(runs, protocol);
@@ -52,8 +55,13 @@ export function RunGroup({
   const devices = useDeviceReps(now);
   useNotes(now, devices);
   const awake = useAwake();
-  const face = JSON.stringify(faceOf(lanes, protocol));
-  useEffect(() => showOnFaces(JSON.parse(face) as FaceNow), [face]);
+  useFaces(faceOf(lanes, protocol));
+  const over = lanes.every((l) => l.over);
+  const told = useRef(false);
+  useEffect(() => {
+    if (over && !told.current) measured(now);
+    told.current = over;
+  }, [over, measured, now]);
   const lost = now.find((r) => r.lane.lost);
   if (lost) return <RunElsewhere name={lost.kept.personName} next={next} />;
   const leave = () => {
@@ -66,7 +74,7 @@ export function RunGroup({
   const practises = countsFor(protocol.capture) !== null;
   if (practises && lanes.every((l) => l.active.lane.trial.state === 'waiting'))
     return <Practice lanes={lanes} protocol={protocol} leave={leave} swap={swap} sleeps={awake === false} />;
-  if (lanes.some((l) => !l.over))
+  if (!over)
     return (
       <RunScreen
         lanes={lanes}
@@ -86,13 +94,14 @@ export function RunGroup({
       again={again}
       checkAgain={checkAgain}
       next={next}
-      following={following}
+      onward={onward}
     />
   );
 }
 
 /** What those who are tested may see: the result only when it is over. */
 const faceOf = (lanes: readonly LaneNow[], protocol: Protocol): FaceNow => ({
+  kind: 'test',
   title: protocol.title,
   lanes: lanes.map(({ place, short, active, over, runs }) => {
     const { goMs, now } = active.lane;

@@ -22,6 +22,8 @@ import { ownLaneReasons } from '../../core/intake/ownLane';
 import type { Known } from '../../core/intake/known';
 import type { Held } from '../../core/intake/mayStart';
 import { checksThatStay } from '../../core/intake/readiness';
+import { isOffNorm } from '../../core/measure/offNorm';
+import type { DayConditions } from '../../core/shapes/day';
 import type { EntryContent } from '../../core/shapes/intake';
 import { laneLetters } from './lanes';
 import type { AtStation, SetUp, StationPerson } from './station';
@@ -51,6 +53,10 @@ interface Props {
   readonly emergencyNumber: string;
   /** From the person before at this station. */
   readonly kept: AtStation;
+  /** How somebody is tested on a day that was planned; empty on any other. */
+  readonly conditions: (person: StationPerson) => DayConditions;
+  /** Fewer tries than usual, in a sentence. */
+  readonly tries: string | null;
   readonly start: (setUps: readonly SetUp[], here: AtStation) => void;
   /** Chooses somebody else instead of all, one more beside them, or takes one of several away. */
   readonly back: () => void;
@@ -83,6 +89,15 @@ const walks = ({ station }: Protocol): boolean => station.group === 5 || station
 /** From the stands on it is strength, speed and endurance: five minutes of warm-up come before. */
 const asksWarmUp = ({ station }: Protocol): boolean => station.group >= 4;
 
+/** What the day has of the first of them, as they share it. */
+const dayOf = ([first]: readonly Seated[], of: Props['conditions']): DayConditions => (first ? of(first.person) : {});
+
+/** What is kept with a result of how the hall was that day. */
+const pick = ({ floor, assessor }: DayConditions): Pick<DayConditions, 'floor' | 'assessor'> => ({
+  ...(floor === undefined ? {} : { floor }),
+  ...(assessor === undefined || assessor === '' ? {} : { assessor }),
+});
+
 /** What to put up and what to say, read once; then the one big button. */
 export function SetUpScreen({
   seated,
@@ -93,19 +108,21 @@ export function SetUpScreen({
   helpers,
   emergencyNumber,
   kept,
+  conditions,
+  tries,
   start,
   back,
   beside,
   without,
 }: Props) {
-  const [warmUp, setWarmUp] = useState(kept.warmUp);
+  const [warmUp, setWarmUp] = useState(() => kept.warmUp ?? dayOf(seated, conditions).warmUp ?? null);
   const units = useUnits();
   const [noted, note] = useState<ReadonlyMap<string, Today>>(new Map());
   const todayOf = ({ person, known }: Seated): Today =>
     noted.get(person.id) ?? {
-      seat: kept.seatCm ?? known.intake.seatHeightCm ?? Math.round(protocol.seatCm ?? 43),
+      seat: conditions(person).seatCm ?? kept.seatCm ?? known.intake.seatHeightCm ?? Math.round(protocol.seatCm ?? 43),
       aid: walks(protocol) ? known.intake.aidIndoors : 'none',
-      shoes: kept.shoes ?? 'flat',
+      shoes: conditions(person).shoes ?? kept.shoes ?? 'flat',
       side: 'R',
       although: false,
       despite: false,
@@ -160,6 +177,7 @@ export function SetUpScreen({
             ...(shod(protocol) ? { aid, shoes: shoe } : {}),
             ...(one.closedBy.length > 0 ? { despite: one.closedBy.join(', ') } : {}),
             ...(asksWarmUp(protocol) && warmUp !== null ? { warmUp } : {}),
+            ...pick(conditions(one.person)),
           },
           side: protocol.sides === 'chosen' ? side : null,
           although: reasons.length > 0 ? reasons.join(', ') : null,
@@ -267,6 +285,7 @@ export function SetUpScreen({
             </section>
             <section className="min-w-0">
               <Head>How it is done today</Head>
+              {tries !== null && <p className="mt-2 border-l-8 border-watch bg-board p-3 text-lg font-bold">{tries}</p>}
               {asksWarmUp(protocol) && <WarmUp warm={warmUp} set={setWarmUp} />}
               {eyes.map((pair) => (
                 <PairOfEyes
@@ -309,6 +328,7 @@ export function SetUpScreen({
                       />
                     )}
                     <OtherSeat protocol={protocol} today={today} intakeCm={one.known.intake.seatHeightCm} />
+                    <NormSeat protocol={protocol} today={today} />
                     {shod(protocol) && (
                       <>
                         <Picked
@@ -460,6 +480,18 @@ function OtherSeat({ protocol, today, intakeCm }: { protocol: Protocol; today: T
   return (
     <p className="w-full font-semibold">
       Their own seat in the intake is {sentenceIn(`${intakeCm} cm`, units)}; on another one it is not like for like.
+    </p>
+  );
+}
+
+/** The norms are of one height: another one is said beside it, and the test goes on. */
+function NormSeat({ protocol: { seatCm, norms }, today: { seat } }: { protocol: Protocol; today: Today }) {
+  const units = useUnits();
+  if (seatCm === undefined || !norms || typeof seat !== 'number' || !isOffNorm(seat, seatCm)) return null;
+  return (
+    <p className="w-full font-semibold" data-testid="norm-seat">
+      {sentenceIn(`The norms assume a seat of ${seatCm} cm.`, units)} On another one the count is kept with its height,
+      and read with care.
     </p>
   );
 }

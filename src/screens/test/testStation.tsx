@@ -1,5 +1,5 @@
 'use client';
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import { toBeChecked, wellToday } from '../../core/intake/dayCheck';
 import type { Known } from '../../core/intake/known';
 import type { IsoDate } from '../../core/shapes/facts';
@@ -8,6 +8,7 @@ import type { Protocol } from '../../core/shapes/protocol';
 import {
   keepAttempt,
   keepEntry,
+  keepEvents,
   keptAttempts,
   keptEntries,
   newClientKey,
@@ -21,18 +22,29 @@ import { thisRegister } from '../frame/thisRegister';
 import { deviceDay } from '../touch/hallDay';
 import { lanesAtOnce, mostLanes } from '../../core/measure/watchers';
 import type { Helper } from '../../core/shapes/helper';
-import { coreTests, protocolById } from '../../catalogue/protocols';
-import { ruledBy } from '../../core/measure/readTrial';
-import type { Run } from './bench/useLanes';
+import { coreTests, protocolById, protocols } from '../../catalogue/protocols';
+import { daySets } from '../../catalogue/rules/day';
+import type { Board, boardAt } from '../../core/measure/day/board';
+import { conditionsFor } from '../../core/measure/day/dayState';
+import { guestOf } from '../../core/measure/day/guest';
+import { triesToday } from '../../core/measure/day/sitting';
+import { readTrial, ruledBy } from '../../core/measure/readTrial';
+import type { DayStaff, DayTest } from '../../core/shapes/day';
+import type { Run, RunNow } from './bench/useLanes';
 import { ChoosePerson } from './choosePerson';
 import { ChooseTest } from './chooseTest';
+import type { DayBoard } from './day/dayBoard';
+import { differing } from './day/differing';
+import { useMine } from './day/useMine';
+import { asDayAttempt, useTestingDay } from './day/useTestingDay';
 import { DayCheck } from './dayCheck';
+import type { Onward } from './outcome';
 import { EmergencyNumber } from './emergencyNumber';
 import { RoomCheck } from './roomCheck';
 import type { RunGroup } from './runGroup';
 import { thisPage } from './bench/pages';
 import { SetUpScreen } from './setUp';
-import { askHall, askRecord, rulesOf, sendEntry } from './bench/sending';
+import { askHall, askRecord, rulesOf, sendAttempt, sendEntry, type DayNow } from './bench/sending';
 import type { AtStation, SetUp, StationPerson } from './station';
 import { takeUp } from './bench/takeUp';
 import { nextUp } from './whoNext';
@@ -54,6 +66,17 @@ interface Props {
   /** Seats that the chairs and pads of the hall make, cm. */
   readonly seatsCm: readonly number[];
   readonly helpers: readonly Helper[];
+  /** What was noted and measured today so far, tests with the seconds they take here, and who may stand at a station. */
+  readonly dayNow: DayNow;
+  readonly dayTests: readonly DayTest[];
+  readonly staff: readonly DayStaff[];
+}
+
+/** What comes after the page shows, and before anybody may begin. */
+interface Parts {
+  readonly RunGroup: typeof RunGroup;
+  readonly DayBoard: typeof DayBoard;
+  readonly boardAt: typeof boardAt;
 }
 
 type Phase =
@@ -61,7 +84,7 @@ type Phase =
   /** Not all of the page came. */
   | { readonly kind: 'broken' }
   /** `beside`: those who sit there already. */
-  | { readonly kind: 'choose'; readonly beside: readonly StationPerson[] }
+  | { readonly kind: 'choose'; readonly beside: readonly StationPerson[]; readonly byName?: true }
   /** The signs of the day are read to the whole room. */
   | { readonly kind: 'room' }
   | { readonly kind: 'set-up'; readonly people: readonly StationPerson[] }
@@ -84,6 +107,9 @@ export function TestStation({
   sitting,
   seatsCm,
   helpers,
+  dayNow,
+  dayTests,
+  staff,
 }: Props) {
   const testOf = useCallback(
     (id: string | null): Protocol => {
@@ -94,8 +120,7 @@ export function TestStation({
     [ownNorms],
   );
   const [phase, setPhase] = useState<Phase>({ kind: 'looking' });
-  // What runs and ends a test comes after the page shows, and before anybody may begin.
-  const [Group, setGroup] = useState<typeof RunGroup | null>(null);
+  const [parts, setParts] = useState<Parts | null>(null);
   const [protocol, setProtocol] = useState(() => testOf(firstTest));
   const [day, newDay] = useHallDay(today, pretended, phase.kind === 'run');
   // What was noted at this station since the page came, what still waits in this browser, and what others noted.
@@ -109,11 +134,34 @@ export function TestStation({
   const [asking, setAsking] = useState(false);
   const [number, setNumber] = useState(emergencyNumber);
   const rules = useRules();
+  const testing = useTestingDay(dayNow, day);
+  const { state: dayStands } = testing;
+  const [mine, beAt] = useMine();
   const startOf = (person: StationPerson, record = records.get(person.id) ?? person.record, on = day): MayStart => {
-    const answer = mayStart({ id: person.id, record }, protocol, on, noted, rules);
+    const answer = mayStart({ id: person.id, record }, protocol, on, noted, rules, dayStands.held);
     if (!answer) throw new RangeError(`TestStation: nothing is noted of ${person.id}`);
     return answer;
   };
+
+  const guests = useMemo(
+    () =>
+      people.flatMap((person) => {
+        const record = records.get(person.id) ?? person.record;
+        const known = mayStart({ id: person.id, record }, protocol, day, noted, rules)?.known;
+        return known ? [guestOf(person, known, protocols, rules, day, dayStands.held)] : [];
+      }),
+    // Which test is chosen changes nothing of what is known.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [people, records, day, noted, rules, dayStands.held],
+  );
+  const board =
+    testing.on && parts
+      ? parts.boardAt(
+          dayStands,
+          { guests, results: testing.results, tests: dayTests, staff, sets: daySets },
+          Math.max(testing.nowMs, dayStands.beganWallMs ?? 0),
+        )
+      : null;
 
   const go = useCallback((test: Protocol, seated: readonly StationPerson[], beside: readonly StationPerson[] = []) => {
     setCheckAgain(null);
@@ -134,14 +182,18 @@ export function TestStation({
       const attempts = await keptAttempts().catch(nothing);
       // A test that was cut off waits for nothing; and it is taken up only when it can go on at once.
       if (attempts.every((a) => a.closed)) await pageShown();
-      const { RunGroup: group } = await import('./runGroup');
+      const [{ RunGroup }, { DayBoard }, { boardAt }] = await Promise.all([
+        import('./runGroup'),
+        import('./day/dayBoard'),
+        import('../../core/measure/day/board'),
+      ]);
       const waiting = await keptEntries().catch(nothing);
-      return { group, waiting, found: await takeUp(attempts).catch(nothing) };
+      return { parts: { RunGroup, DayBoard, boardAt }, waiting, found: await takeUp(attempts).catch(nothing) };
     };
     void open().then(
-      ({ group, waiting, found }) => {
+      ({ parts: came, waiting, found }) => {
         if (!live) return;
-        setGroup(() => group);
+        setParts(came);
         setNoted(waiting.filter((e) => !e.open).map(toEntry));
         const [run] = found;
         const first = inOrder(people, firstPeople);
@@ -212,6 +264,7 @@ export function TestStation({
   const start = async (setUps: readonly SetUp[], here: AtStation) => {
     if (asking) return;
     keep(here);
+    for (const put of differing(setUps, dayStands)) testing.note(put);
     setAsking(true);
     const asked = await Promise.all(setUps.map(({ person }) => latest(person)));
     setAsking(false);
@@ -227,6 +280,46 @@ export function TestStation({
       await keepAttempt(kept).catch((error: unknown) => console.error('Not kept here, only sent:', error));
     setHad((now) => new Set([...now, ...runs.map(({ kept }) => placeOf(kept.test, kept.personId))]));
     setPhase({ kind: 'run', runs });
+  };
+
+  /** Not tried is a result, kept and sent as one that was timed. */
+  const decline = async (person: StationPerson, test: Protocol, why: string) => {
+    const sides = test.sides === 'both' ? (['L', 'R'] as const) : ([null] as const);
+    for (const side of sides) {
+      const setUp = { person, conditions: {}, side, although: null, watchedBy: null, device: null };
+      const [run] = attemptsOf(setUp, 0, { ...test, sides: 'none' }, day);
+      if (!run) continue;
+      const wallMs = Date.now();
+      const stamp = { atMs: 0, wallMs, by: 'hand' } as const;
+      const events = [
+        { ...stamp, seq: 0, kind: 'note', text: why === '' ? 'not said' : why },
+        { ...stamp, seq: 1, kind: 'entered', value: null, handsUsed: false, outcome: 'not-tried' },
+      ] as const;
+      const kept = { ...run.kept, side, closed: true };
+      testing.measured([asDayAttempt(kept, events, readTrial(test, events))]);
+      await keepAttempt(kept).catch((error: unknown) => console.error('Not kept here, only sent:', error));
+      await keepEvents(kept.clientKey, events).catch((error: unknown) => console.error('Not kept here:', error));
+      await sendAttempt(kept, { events });
+    }
+  };
+  const { measured: tellDay } = testing;
+  const measured = useCallback(
+    (of: readonly RunNow[]) => tellDay(of.map(({ kept, lane }) => asDayAttempt(kept, lane.events, lane.trial))),
+    [tellDay],
+  );
+  /** The rest of the call these people are at; else the board, where the next ones are called. */
+  const onwardOf = ({ stations }: Board, runs: readonly Run[]): Onward => {
+    const ids = new Set(runs.map(({ kept }) => kept.personId));
+    const call = stations.find((s) => s.now?.people.some((id) => ids.has(id)))?.now;
+    const [rest] = call?.open ?? [];
+    const who = people.filter((p) => call?.people.includes(p.id));
+    if (rest !== undefined && who.length > 0)
+      return {
+        words: `${testOf(rest).short}, ${who.map((p) => p.name).join(', ')}`,
+        go: () => go(testOf(rest), who),
+        main: true,
+      };
+    return { words: 'the board', go: () => choose([]), main: true };
   };
 
   /** A room is who sits together today. */
@@ -266,10 +359,31 @@ export function TestStation({
             })();
           }}
           back={() => setPhase({ kind: 'choose', beside: [] })}
+          warmUp={dayStands.hall.warmUp ?? kept.warmUp}
+          sayWarm={(warmUp) => {
+            keep((now) => ({ ...now, warmUp }));
+            if (testing.on) testing.note({ kind: 'conditions', put: { warmUp } });
+          }}
         />
       );
     case 'choose': {
-      const { beside } = phase;
+      const { beside, byName } = phase;
+      if (board && parts && beside.length === 0 && byName !== true)
+        return (
+          <parts.DayBoard
+            day={testing}
+            board={board}
+            people={people}
+            staff={staff}
+            helpers={helpers}
+            mine={board.stations.some((s) => s.staff === mine) ? mine : (board.stations[0]?.staff ?? mine)}
+            beAt={beAt}
+            test={(id, who) => go(testOf(id), who)}
+            decline={(person, test, why) => void decline(person, testOf(test), why)}
+            byName={() => setPhase({ kind: 'choose', beside: [], byName: true })}
+            readOut={unchecked().length > 1 ? () => setPhase({ kind: 'room' }) : null}
+          />
+        );
       return (
         <ChoosePerson
           people={people}
@@ -277,6 +391,7 @@ export function TestStation({
           sitting={sitting}
           beside={beside}
           readOut={beside.length === 0 && unchecked().length > 1 ? () => setPhase({ kind: 'room' }) : null}
+          toBoard={board ? () => setPhase({ kind: 'choose', beside: [] }) : null}
           pickTest={beside.length === 0 && <ChooseTest protocol={protocol} choose={(test) => go(test, [])} />}
           search={(id) => addressOf(protocol, [...beside, { id }])}
           choose={(person) => choose([...beside, person])}
@@ -312,6 +427,8 @@ export function TestStation({
           helpers={helpers}
           emergencyNumber={number}
           kept={kept}
+          conditions={(person) => conditionsFor(dayStands, person.id)}
+          tries={triesToday(protocol.id, dayStands, daySets.drops)}
           start={(setUps, here) => void start(setUps, here)}
           back={() => choose([])}
           beside={others ? () => setPhase({ kind: 'choose', beside: phase.people }) : null}
@@ -322,13 +439,18 @@ export function TestStation({
     case 'run': {
       const { runs } = phase;
       const [first] = runs;
-      if (!first || !Group) throw new RangeError('TestStation: nothing runs');
+      if (!first || !parts) throw new RangeError('TestStation: nothing runs');
       const lanes = new Set(runs.map((r) => r.kept.lane));
       const hadThis = new Set(people.flatMap((p) => (had.has(placeOf(first.kept.test, p.id)) ? [p.id] : [])));
       for (const { kept } of runs) hadThis.add(kept.personId);
       const following = nextUp(people, (p) => startOf(p).held !== null, hadThis, lanes.size);
+      const onward: Onward | null = board
+        ? onwardOf(board, runs)
+        : following.length > 0
+          ? { words: following.map((p) => p.name).join(', '), go: () => choose(following) }
+          : null;
       return (
-        <Group
+        <parts.RunGroup
           key={runs.map((r) => r.kept.clientKey).join(' ')}
           runs={runs}
           protocol={rulesIn(protocol, first.kept) ?? protocol}
@@ -341,7 +463,8 @@ export function TestStation({
             setCheckAgain(person.id);
           }}
           next={() => choose([])}
-          following={following}
+          onward={onward}
+          measured={measured}
           swap={lanes.size === 2 && runs.length === 2 ? () => void begin(swapped(runs)) : null}
         />
       );

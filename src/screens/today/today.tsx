@@ -69,6 +69,11 @@ export function TodayScreen({ today, place, lines, behind, copyToMiss, sitting, 
             Add a person
           </ButtonLink>
           {lines.length > 0 && (
+            <ButtonLink look="line" href="/test/day" hotkey="D">
+              Plan the day
+            </ButtonLink>
+          )}
+          {lines.length > 0 && (
             <ButtonLink href="/test" hard hotkey="T">
               Start testing
             </ButtonLink>

@@ -9,6 +9,7 @@ import { sayLastWord } from '../../../use-cases/lastWord';
 import { enterSheet } from '../../../use-cases/enterSheet';
 import { noteToday } from '../../../use-cases/saveEntry';
 import { addPerson, addWalkIn, changePerson } from '../../../use-cases/savePerson';
+import { joinDay } from '../../../use-cases/testingDay';
 import { action } from '../../doors';
 
 /** The id is made when the form was opened, so that a form sent twice adds one person. */
@@ -16,9 +17,11 @@ export const saveNewPerson = action(args([form(), id(), saveMore()]), (desk, sen
   addPerson(desk, sent, { id: personId, evenSo }),
 );
 
-export const saveWalkIn = action(args([form(), id(), saveMore()]), (desk, sent, personId, { evenSo }) =>
-  addWalkIn(desk, sent, { id: personId, evenSo }),
-);
+/** Who walks in on a testing day is on its board, or on the list for the next one. */
+export const saveWalkIn = action(args([form(), id(), saveMore()]), async (desk, sent, personId, { evenSo }) => {
+  const saved = await addWalkIn(desk, sent, { id: personId, evenSo });
+  return saved.kind === 'saved' ? { ...saved, joins: await joinDay(desk, saved.id) } : saved;
+});
 
 /** What the form showed when it was opened comes along: what was changed elsewhere since is kept. */
 export const savePerson = action(

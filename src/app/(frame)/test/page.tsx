@@ -7,6 +7,8 @@ import { readPlace } from '../../../use-cases/places';
 import { listStation } from '../../../use-cases/station';
 import { pretendedToday, today } from '../../../use-cases/today';
 import { theDesk } from '../../../use-cases/desk';
+import { readHelpers } from '../../../use-cases/helpers';
+import { readDay, staffOf, testsOfDay } from '../../../use-cases/testingDay';
 
 export const metadata: Metadata = { title: 'Test' };
 
@@ -28,6 +30,9 @@ export default async function TestPage({
           pretended={pretendedToday() ?? null}
           emergencyNumber={emergencyNumber}
           saveNumber={saveNumber}
+          dayNow={await readDay(desk, desk.today())}
+          dayTests={(await testsOfDay(desk)).tests}
+          staff={staffOf(await readHelpers(desk))}
           firstTest={typeof test === 'string' ? test : null}
           firstPeople={asked}
         />

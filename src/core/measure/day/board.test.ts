@@ -16,7 +16,7 @@ const staff: readonly DayStaff[] = [
   { id: 'mira', may: ['spots', 'counts'] },
 ];
 const guest = (id: string, more: Partial<DayGuest> = {}): DayGuest => ({
-  ...{ id, withCare: false, over85: false, alone: false, closed: {}, further: [] },
+  ...{ id, withCare: false, over85: false, alone: false, closed: {} },
   ...more,
 });
 const note = (event: DayEvent, atMin = 0): DayNote => ({

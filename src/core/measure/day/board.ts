@@ -116,7 +116,7 @@ export function boardAt(state: DayState, hall: Hall, nowWallMs: number): Board {
   function saves({ does }: DayDrop): boolean {
     const left = people.flatMap((p) => p.tests);
     return does.kind === 'further'
-      ? guests.some((g) => g.further.some((t) => openOf(g.id).includes(t)))
+      ? guests.some((g) => state.also.get(g.id)?.some((t) => openOf(g.id).includes(t)))
       : left.includes(does.test);
   }
 }

@@ -8,7 +8,7 @@ import { dayResults, type DayAttempt } from './dayResults';
 const attempt = (id: string, said: readonly Fresh[], side: Side | null = null, at = 1, why = ''): DayAttempt => {
   const protocol = protocolById(id);
   if (!protocol) throw new Error(id);
-  const events = said.map((e, seq) => ({ ...e, seq, atMs: seq * 500, wallMs: 0, by: 'hand' }) as AttemptEvent);
+  const events = said.map((e, seq): AttemptEvent => ({ ...e, seq, atMs: seq * 500, wallMs: 0, by: 'hand' }));
   return { personId: 'a', test: id, side, trial: readTrial(protocol, events), why, endedWallMs: at };
 };
 const typed = (value: number | null, outcome?: 'not-tried' | 'stopped'): Fresh[] => [

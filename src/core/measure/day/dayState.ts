@@ -20,6 +20,7 @@ export interface DayState {
   /** So many others are called before them. */
   readonly behind: ReadonlyMap<PersonId, number>;
   readonly paper: ReadonlyMap<PersonId, readonly string[]>;
+  readonly also: ReadonlyMap<PersonId, readonly string[]>;
   readonly later: ReadonlyMap<PersonId, readonly string[]>;
   readonly left: ReadonlyMap<PersonId, string>;
   readonly walkIns: ReadonlyMap<PersonId, number>;
@@ -40,6 +41,7 @@ export function dayState(notes: readonly DayNote[]): DayState {
   const behind = new Map<PersonId, number>();
   const times = new Map<PersonId, number>();
   const paper = new Map<PersonId, readonly string[]>();
+  const also = new Map<PersonId, readonly string[]>();
   const later = new Map<PersonId, readonly string[]>();
   const left = new Map<PersonId, string>();
   const walkIns = new Map<PersonId, number>();
@@ -80,6 +82,9 @@ export function dayState(notes: readonly DayNote[]): DayState {
       }
       case 'paper':
         more(paper, event.personId, event.tests);
+        break;
+      case 'also':
+        more(also, event.personId, event.tests);
         break;
       case 'later':
         more(later, event.personId, event.tests);
@@ -127,7 +132,23 @@ export function dayState(notes: readonly DayNote[]): DayState {
         held = false;
     }
   return {
-    ...{ plan, beganWallMs, hall, own, calls, behind, paper, later, left, walkIns, friends, closed, dropped, held },
+    ...{
+      plan,
+      beganWallMs,
+      hall,
+      own,
+      calls,
+      behind,
+      paper,
+      also,
+      later,
+      left,
+      walkIns,
+      friends,
+      closed,
+      dropped,
+      held,
+    },
   };
 }
 

@@ -17,14 +17,13 @@ export function guestOf(
   rules: DayRules,
   day: IsoDate,
   onHold: boolean,
-  further: readonly string[],
 ): DayGuest {
   const closed = protocols.flatMap((protocol) => {
     const held = heldFor(known, protocol, rules, day, onHold);
     return held ? [[protocol.id, held.what] as const] : [];
   });
   return {
-    ...{ id, further },
+    id,
     withCare: known.readiness.outcome === 'ready-with-care',
     over85: ageYears > restsLongerOver,
     alone: ownLaneReasons(known, handsLast, false).length > 0,

@@ -28,20 +28,27 @@ export function offerDay(
   staff: readonly DayStaff[],
   sets: DaySets,
 ): DayOffer {
-  const planned = (ids: readonly string[]): DayPlan =>
-    planDay(
-      comers.map((comer) => ({ ...comer, tests: forToday(comer, ids, tests, sets) })),
-      tests.filter((t) => ids.includes(t.id)),
-      staff,
-    );
-  const minutesOf = ({ endS }: DayPlan): number => Math.ceil((endS + sets.besidesS) / 60);
-  const full = planned(sets.full);
-  const fullMinutes = minutesOf(full);
-  if (60 * fullMinutes <= sets.mostS)
-    return { today: sets.full, nextDay: [], plan: full, minutes: fullMinutes, fullMinutes };
-  const plan = planned(sets.first);
+  const full = planSet(comers, sets.full, tests, staff, sets);
+  const fullMinutes = full.minutes;
+  if (60 * fullMinutes <= sets.mostS) return { today: sets.full, nextDay: [], ...full, fullMinutes };
   const nextDay = sets.full.filter((id) => !sets.first.includes(id));
-  return { today: sets.first, nextDay, plan, minutes: minutesOf(plan), fullMinutes };
+  return { today: sets.first, nextDay, ...planSet(comers, sets.first, tests, staff, sets), fullMinutes };
+}
+
+/** One set of tests for everybody who may start, and the minutes with check, warm-up and closing. */
+export function planSet(
+  comers: readonly DayComer[],
+  ids: readonly string[],
+  tests: readonly DayTest[],
+  staff: readonly DayStaff[],
+  sets: DaySets,
+): { readonly plan: DayPlan; readonly minutes: number } {
+  const plan = planDay(
+    comers.map((comer) => ({ ...comer, tests: forToday(comer, ids, tests, sets) })),
+    tests.filter((t) => ids.includes(t.id)),
+    staff,
+  );
+  return { plan, minutes: Math.ceil((plan.endS + sets.besidesS) / 60) };
 }
 
 /**

@@ -12,8 +12,6 @@ export interface DayGuest {
   readonly alone: boolean;
   /** Why a test may not start, by test; left out where it may. */
   readonly closed: Readonly<Record<string, string>>;
-  /** Tests beyond the plan that would change what is decided next. */
-  readonly further: readonly string[];
 }
 
 export type SatState = 'done' | 'stopped' | 'declined' | 'paper' | 'later' | 'left' | 'closed' | 'open';
@@ -72,8 +70,8 @@ export function sittingOf(
 ): Sat[] {
   const own = results.filter((r) => r.personId === guest.id);
   const everybody = testsInForce(state, sets.drops);
-  const further = state.dropped.has('further') ? [] : guest.further;
-  const ids = state.walkIns.has(guest.id) ? sets.walkIn : [...everybody, ...further];
+  const further = state.dropped.has('further') ? [] : (state.also.get(guest.id) ?? []);
+  const ids = [...(state.walkIns.has(guest.id) ? sets.walkIn : everybody), ...further];
   // What was done today counts among the leg tests of the day.
   const today = forToday(guest, [...new Set([...ids, ...own.map((r) => r.test)])], tests, sets, own);
   return today.map((test): Sat => {

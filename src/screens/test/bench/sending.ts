@@ -6,16 +6,20 @@ import { isOver, phaseOf } from '../../../core/measure/phase';
 import type { AttemptEvent } from '../../../core/shapes/attempt';
 import type { IsoDate } from '../../../core/shapes/facts';
 import type { Level } from '../../../core/level/answer';
+import type { DayNote, DayResult } from '../../../core/shapes/day';
 import type { PersonRecord } from '../../../core/shapes/intake';
 import {
   changeKept,
   forgetAttempt,
+  forgetDayNote,
   forgetEntry,
+  keepDayNote,
   keepEntry,
   keptAttempts,
   keptEntries,
   keptEvents,
   type KeptAttempt,
+  type KeptDayNote,
   type KeptEntry,
 } from './store';
 
@@ -132,6 +136,15 @@ export async function sendEntry(entry: KeptEntry): Promise<Sent> {
   return answer.kind === 'taken' ? 'sent' : answer.kind;
 }
 
+/** Sends what was noted of a testing day, in the order in which it was noted. */
+export async function sendDayNote(note: KeptDayNote): Promise<Sent> {
+  const { key, day, wallMs, event, register } = note;
+  const answer = await put(`/api/v1/days/${day}/notes/${key}`, key, { wallMs, event }, register, false);
+  if (answer.kind === 'taken') await forgetDayNote(key);
+  if (answer.kind === 'refused') await keepDayNote({ ...note, refused: answer.words });
+  return answer.kind === 'taken' ? 'sent' : answer.kind;
+}
+
 /** Notes that wait here to be sent; one of which nobody said whom it is about waits for that. */
 export async function entriesToSend(): Promise<KeptEntry[]> {
   return (await keptEntries()).filter((e) => !e.open && e.personId !== '');
@@ -142,6 +155,14 @@ export async function waitingToSend(): Promise<KeptAttempt[]> {
   const all = await keptAttempts();
   const done = await Promise.all(all.map(async (a) => a.closed || isDone(a, await keptEvents(a.clientKey))));
   return all.filter((_, i) => done[i]);
+}
+
+/** What is known of a testing day elsewhere. */
+export interface DayNow {
+  readonly day: IsoDate;
+  readonly notes: readonly DayNote[];
+  readonly results: readonly DayResult[];
+  readonly sitting: readonly string[];
 }
 
 /** The register at this address and the day it is there. */
@@ -174,6 +195,14 @@ export async function askHall(): Promise<HallNow | null> {
 /** What was noted of somebody on any device so far, where the server says so within a second. */
 export async function askRecord(personId: string): Promise<(HallNow & { readonly record: PersonRecord }) | null> {
   return ask(`/api/station/${personId}`);
+}
+
+/** A testing day as every board sees it, where the server says so within a second. */
+export async function askDay(
+  day: IsoDate,
+  board: string,
+): Promise<(HallNow & Omit<DayNow, 'day'> & { readonly boards: number }) | null> {
+  return ask(`/api/v1/days/${day}?board=${board}`);
 }
 
 /** What a result opens, where the server has it and says so within a second. */

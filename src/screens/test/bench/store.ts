@@ -1,6 +1,7 @@
 import { openDB, type DBSchema, type IDBPDatabase, type IDBPObjectStore, type StoreNames } from 'idb';
 import type { Unplaced } from '../../../core/measure/bench/bench';
 import { inNewWords } from '../../../core/shapes/oldWords';
+import type { DayEvent } from '../../../core/shapes/day';
 import type { AttemptEvent, Conditions } from '../../../core/shapes/attempt';
 import type { IsoDate, Side } from '../../../core/shapes/facts';
 import type { EntryContent } from '../../../core/shapes/intake';
@@ -61,6 +62,16 @@ export interface KeptEntry {
   readonly refused: string | null;
 }
 
+/** Something noted of a testing day, as this browser keeps it until the server has it. */
+export interface KeptDayNote {
+  readonly key: string;
+  readonly day: IsoDate;
+  readonly wallMs: number;
+  readonly event: DayEvent;
+  readonly register: string | null;
+  readonly refused: string | null;
+}
+
 /** Old rows have none of these: kept before registers had names, under the name of a tab, one at a time. */
 type Stored<T> = Omit<T, 'page' | 'register' | 'lane' | 'although' | 'watchedBy' | 'device' | 'stopAskedWallMs'> & {
   readonly page?: string;
@@ -85,6 +96,7 @@ const asKeptEntry = (row: Stored<KeptEntry>): KeptEntry => ({ register: null, ..
 
 interface Store extends DBSchema {
   entries: { key: string; value: Stored<KeptEntry> };
+  dayNotes: { key: string; value: KeptDayNote };
   attempts: { key: string; value: Stored<KeptAttempt> };
   events: { key: [string, number]; value: AttemptEvent & { readonly clientKey: string } };
 }
@@ -101,13 +113,14 @@ const forgetOpened = () => {
 };
 
 function store(): Promise<IDBPDatabase<Store>> {
-  opened ??= openDB<Store>('ready-stool', 3, {
+  opened ??= openDB<Store>('ready-stool', 4, {
     upgrade(db, before, _now, changing) {
       if (before < 1) {
         db.createObjectStore('attempts', { keyPath: 'clientKey' });
         db.createObjectStore('events', { keyPath: ['clientKey', 'seq'] });
       }
       if (before < 2) db.createObjectStore('entries', { keyPath: 'key' });
+      if (before < 4) db.createObjectStore('dayNotes', { keyPath: 'key' });
       if (before === 1 || before === 2) void putNewWords(changing.objectStore('events'));
     },
     // A tab of the version before would hold the store up; it has sent what it had.
@@ -286,6 +299,24 @@ export async function keepEntry(entry: KeptEntry): Promise<void> {
 
 export async function keptEntries(): Promise<KeptEntry[]> {
   return (await withStore((db) => db.getAll('entries'))).map(asKeptEntry);
+}
+
+export async function keepDayNote(note: KeptDayNote): Promise<void> {
+  await withStore((db) => db.put('dayNotes', note));
+}
+
+/** In the order in which they were noted. */
+export async function keptDayNotes(): Promise<KeptDayNote[]> {
+  return (await withStore((db) => db.getAll('dayNotes'))).sort((a, b) => a.wallMs - b.wallMs);
+}
+
+export async function forgetDayNote(key: string): Promise<void> {
+  await withStore(async (db) => {
+    const tx = db.transaction('dayNotes', 'readwrite');
+    await overwrite(tx.store, key);
+    await tx.store.delete(key);
+    await tx.done;
+  });
 }
 
 export async function forgetEntry(key: string): Promise<void> {

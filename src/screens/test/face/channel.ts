@@ -1,3 +1,6 @@
+'use client';
+import { useEffect } from 'react';
+
 /** What whoever is tested may see of it: name and time, and what came of it at the end; never a count on the way. */
 export interface FaceLane {
   readonly letter: string | null;
@@ -10,10 +13,19 @@ export interface FaceLane {
   readonly result: string | null;
 }
 
-export interface FaceNow {
-  readonly title: string;
-  readonly lanes: readonly FaceLane[];
+/** Who is called where: first letters, and nothing else of anybody. */
+export interface FaceStation {
+  readonly name: string;
+  readonly now: string;
+  readonly next: string;
 }
+
+/** A test, the signs of the day as they are read to the room, or the board. */
+export type FaceNow = { readonly title: string } & (
+  | { readonly kind: 'test'; readonly lanes: readonly FaceLane[] }
+  | { readonly kind: 'signs'; readonly lines: readonly string[] }
+  | { readonly kind: 'board'; readonly stations: readonly FaceStation[] }
+);
 
 type Message = { readonly kind: 'now'; readonly now: FaceNow | null } | { readonly kind: 'what' };
 
@@ -32,6 +44,12 @@ export function showOnFaces(now: FaceNow): () => void {
     tell(null);
     channel.close();
   };
+}
+
+/** Shows something on every face for as long as it is on this page. */
+export function useFaces(now: FaceNow): void {
+  const said = JSON.stringify(now);
+  useEffect(() => showOnFaces(JSON.parse(said) as FaceNow), [said]);
 }
 
 /** Hears what is shown, from what is on now; the answer ends it. */
