@@ -3,6 +3,7 @@ import { Dialog, DialogPanel } from '@headlessui/react';
 import { useCallback, useEffect, useState } from 'react';
 import { SignMark } from '../drawing/stateMark';
 import { keptEntries, newClientKey, type KeptEntry } from '../test/bench/store';
+import { holdTheDay } from '../test/day/holdDay';
 import { Key } from '../touch/button';
 import { deviceDay } from '../touch/hallDay';
 import { holdEverything, onHold } from './holding';
@@ -49,7 +50,14 @@ export function Hold({ emergencyNumber, pretended }: Props) {
     { overButtons: true },
   );
   useEffect(() => {
-    const off = onHold(open, 'here');
+    const off = onHold(() => {
+      open();
+      // The station page notes it itself.
+      if (window.location.pathname !== '/test')
+        void holdTheDay(pretended ?? deviceDay()).catch((error: unknown) =>
+          console.error('The stations were not told of the hold:', error),
+        );
+    }, 'here');
     // A sheet that a reload or a dead battery closed is opened again.
     keptEntries().then(
       (all) => {
@@ -59,7 +67,7 @@ export function Hold({ emergencyNumber, pretended }: Props) {
       (error: unknown) => console.error('What this browser keeps cannot be read:', error),
     );
     return off;
-  }, [open]);
+  }, [open, pretended]);
 
   return (
     <Dialog open={kept !== null} onClose={() => undefined} className="relative z-40">

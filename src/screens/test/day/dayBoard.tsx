@@ -415,7 +415,7 @@ function Station({ station, name, may, mine, namesOf, nowMs, call, open, notNow,
         {[next, then].map(
           (of, i) =>
             of && (
-              <li key={of.people.join()} className="flex min-h-12 items-center gap-3 border-t border-rule">
+              <li key={i === 0 ? 'next' : 'then'} className="flex min-h-12 items-center gap-3 border-t border-rule">
                 <span
                   aria-hidden
                   className={`size-5 shrink-0 rounded-full border-[3px] border-ink ${i === 0 ? 'bg-ink' : ''}`}
