@@ -16,13 +16,13 @@ test('of somebody never tested a test decides where it alone is missing, and don
   const said = deciding(had);
   expect(said.length).toBeGreaterThan(0);
   for (const one of said) {
-    const [id = '', rung = ''] = one.split(' ');
+    const [id, rung] = one.split(' ') as [string, string];
     const best = { 'floor-transfer': 12, 'one-leg': 45, 'thigh-hold': 45, 'bridge-one-leg': 20, 'lowest-seat': 38 }[id];
     expect([id, best]).not.toEqual([id, undefined]);
     const more =
       id === 'one-leg' ? legs(best ?? 0) : id === 'bridge-one-leg' ? sides(id, best ?? 0) : [done(id, best ?? 0)];
     const opened = levels({ results: [...had.results, ...more] });
-    const [pattern = '', nth = ''] = [rung.charAt(0), rung.slice(1)];
+    const [pattern, nth] = [rung.charAt(0), rung.slice(1)];
     expect([one, opened.some((l) => l.startsWith(pattern) && Number(l.slice(1)) >= Number(nth))]).toEqual([one, true]);
   }
 });

@@ -23,11 +23,12 @@ interface Props {
   readonly today: string;
 }
 
-const cell = 'border border-ink p-1 text-left align-top';
+const cell = 'border border-ink px-1 py-0.5 text-left align-top';
 
 /** A whole group on one page, for the bag: whom to call, what thins the blood or lowers sugar, what they may not do. */
 export function EmergencySheet({ groups, groupId, groupName, lines, emergencyNumber, hall, today }: Props) {
-  const many = lines.length > 14;
+  // All of them on one page, as large as they fit.
+  const size = lines.length > 14 ? 'text-[9pt]' : lines.length > 8 ? 'text-[10pt]' : 'text-[11pt]';
   return (
     <div className="pt-4">
       <div className="flex flex-wrap items-center gap-x-5 gap-y-2 print:hidden">
@@ -37,7 +38,7 @@ export function EmergencySheet({ groups, groupId, groupName, lines, emergencyNum
       </div>
       <article
         data-emergency
-        className={`wide-paper mt-4 overflow-x-auto border-2 border-ink bg-board p-4 print:overflow-visible print:border-0 print:bg-transparent print:p-0 ${many ? 'text-[9pt] leading-tight' : 'text-[11pt]'}`}
+        className={`wide-paper mt-4 overflow-x-auto border-2 border-ink bg-board p-4 print:overflow-visible print:border-0 print:bg-transparent print:p-0 leading-tight ${size}`}
       >
         <div className="flex flex-wrap items-baseline gap-x-8">
           <h2 className="text-[18pt] font-extrabold">In an emergency: {emergencyNumber}</h2>
@@ -62,15 +63,15 @@ export function EmergencySheet({ groups, groupId, groupName, lines, emergencyNum
             <tbody>
               {lines.map((p) => (
                 <tr key={p.id} className="break-inside-avoid">
-                  <th className={cell}>
+                  <th className={`${cell} whitespace-nowrap`}>
                     {p.name}
                     {p.ageYears !== null && `, ${p.ageYears}`}
                   </th>
-                  <td className={cell}>{contactWords(p.contact)}</td>
+                  <td className={`${cell} w-[20%]`}>{contactWords(p.contact)}</td>
                   <td className={`${cell} font-bold`}>{p.bloodThinners ? 'YES' : 'no'}</td>
                   <td className={`${cell} font-bold`}>{p.sugarLowering ? 'YES' : 'no'}</td>
                   <td className={cell}>{p.limits.join('; ') || '–'}</td>
-                  <td className={cell}>{contactWords(p.clinician)}</td>
+                  <td className={`${cell} w-[20%]`}>{contactWords(p.clinician)}</td>
                   <td className={cell}>{p.medicines || '–'}</td>
                 </tr>
               ))}

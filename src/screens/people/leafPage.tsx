@@ -63,7 +63,7 @@ function Leaf({ name, place, questions }: Pick<Props, 'place' | 'questions'> & {
   return (
     <article
       data-leaf
-      className="mt-6 break-before-page first-of-type:break-before-auto border-2 border-ink bg-board p-4 text-[16pt] leading-snug sm:p-8 print:border-0 print:bg-transparent print:p-0"
+      className="mt-6 break-before-page first-of-type:break-before-auto border-2 border-ink bg-board p-4 text-[16pt] leading-[1.22] sm:p-8 print:border-0 print:bg-transparent print:p-0"
     >
       <p>
         <b>{[place.name, place.town].filter((w) => w !== '').join(', ')}</b>
@@ -89,6 +89,13 @@ function Leaf({ name, place, questions }: Pick<Props, 'place' | 'questions'> & {
           </li>
         ))}
       </ul>
+      <p className="mt-4">
+        I agree to {consentWords.tests} and {consentWords.notes}. I may take it back at any time.
+      </p>
+      <p className="mt-4 flex flex-wrap gap-4">
+        <Blank words="Day" />
+        <Blank words="Signature" wide />
+      </p>
       <h2 className="mt-5 break-before-page text-[18pt] font-extrabold">Questions</h2>
       <ul>
         {questions.map((q) => (
@@ -102,13 +109,6 @@ function Leaf({ name, place, questions }: Pick<Props, 'place' | 'questions'> & {
           </li>
         ))}
       </ul>
-      <p className="mt-4">
-        I agree to {consentWords.tests} and {consentWords.notes}. I may take it back at any time.
-      </p>
-      <p className="mt-4 flex flex-wrap gap-4">
-        <Blank words="Day" />
-        <Blank words="Signature" wide />
-      </p>
       <p className="mt-4">{cautions.onPaper}</p>
     </article>
   );

@@ -107,8 +107,8 @@ function OneSheet({
         </thead>
         <tbody>
           {lines.map((name, i) => (
-            <tr key={`${name}${i}`} className="h-[9mm] break-inside-avoid">
-              <th className={cell}>{name}</th>
+            <tr key={`${name}${i}`} className="h-[8.5mm] break-inside-avoid">
+              <th className={`${cell} whitespace-nowrap`}>{name}</th>
               {sides.flatMap((side) =>
                 names.map((of) => <td key={`${side ?? ''}${of}`} className={`${cell} min-w-14`} />),
               )}
