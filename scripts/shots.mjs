@@ -40,6 +40,12 @@ const aside = new Set([
   'hall-levels',
   'score-one-leg',
   'scores-all',
+  'one-leg',
+  'outcomes',
+  'letter',
+  'paper',
+  'hall-scores',
+  'hall-face',
   'sheet',
 ]);
 mkdirSync(target, { recursive: true });
@@ -132,6 +138,44 @@ await withDemo(async ({ browser, url, idOf }) => {
       }
       await page.evaluate(() => document.querySelector('form').requestSubmit());
       await page.waitForFunction(() => /put right/.test(document.querySelector('[role=alert]').textContent));
+    },
+    'day-plan': async () => {
+      await helpers();
+      await seatEverybody();
+      await page.evaluate(() => window.scrollTo(0, 0));
+    },
+    'room-check': async () => {
+      await shots['day-plan']();
+      await begin();
+      await clickWords('Read the signs to the room');
+      await page.waitForSelector('[data-testid=room-check]');
+      await settle();
+      await clickWords('Dov Hallström');
+    },
+    board: async () => {
+      await shots['day-plan']();
+      await begin();
+      await morning();
+    },
+    'hall-face': async () => {
+      await shots.board();
+      const mine = page;
+      page = await context.newPage();
+      await page.setViewport({ width: 1280, height: 800 });
+      await visit('/face');
+      await mine.bringToFront();
+      await page.waitForFunction(() => /Who is next/.test(document.body.textContent), { polling: 100 });
+      await page.bringToFront();
+    },
+    leaf: async () => {
+      await visit('/people/leaf?group=today');
+      await onPaper(794, 1123);
+    },
+    'station-sheet': async () => {
+      await helpers();
+      await seatEverybody();
+      await visit('/people/sheet/blank?test=one-leg');
+      await onPaper(1123, 794);
     },
     'choose-person': () => visit('/test'),
     'set-up': async () => {
@@ -281,6 +325,88 @@ await withDemo(async ({ browser, url, idOf }) => {
       await page.keyboard.press('?');
       await page.waitForSelector('[role=dialog]');
     },
+  };
+  const clickWords = (words) =>
+    page.evaluate((w) => {
+      const found = [...document.querySelectorAll('button, label')].find((e) => e.textContent.trim().startsWith(w));
+      found?.click();
+      return found !== undefined;
+    }, words);
+  /** Two of the hall help: one may spot, one may count. */
+  const helpers = async () => {
+    await visit('/hall');
+    for (const [who, task] of [
+      ['Mira Solberg', 'may spot'],
+      ['Olli Rein', 'may count'],
+    ]) {
+      if (await page.$(`[aria-label="${who} ${task}"]`)) continue;
+      await page.type('#helper', who);
+      await page.click('form[aria-label="A new helper"] button[type=submit]');
+      const tick = await page.waitForSelector(`[aria-label="${who} ${task}"]`);
+      await tick.click();
+      await settle();
+    }
+  };
+  const seatEverybody = async () => {
+    await visit('/test/day');
+    for (let n = 0; n < 2; n++) {
+      if (!(await clickWords('Seat '))) {
+        const other = await page.$$eval('[aria-label="Another group"] option', (all) => all[1]?.value ?? '');
+        if (other === '') return;
+        await page.select('[aria-label="Another group"]', other);
+        await settle();
+        await clickWords('Seat ');
+      }
+      await settle();
+      await settle();
+    }
+  };
+  const begin = async () => {
+    // Where an earlier picture began the day, its plan is kept.
+    if (!(await clickWords('Begin: to the board'))) await clickWords('Keep the plan');
+    await page.waitForSelector('[data-testid=day-board]');
+    await settle();
+  };
+  /** A quarter of an hour in: some are done, one would rather not, one is at each station. */
+  const morning = async () => {
+    const people = await page.$$eval('[data-listed-person]', (all) =>
+      all.map((e) => ({ id: e.dataset.listedPerson, name: e.dataset.personName, held: 'held' in e.dataset })),
+    );
+    const put = (path, body) =>
+      fetch(url + path, { method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
+    const done = (personId, test, side, more) =>
+      put(`/api/v1/attempts/${crypto.randomUUID()}`, {
+        ...{ personId, test, protocolVersion: 1, sittingDate: '2026-03-02', side, conditions: {} },
+        events: [
+          { seq: 0, atMs: 0, wallMs: Date.now() - 200_000, by: 'hand', kind: 'entered', handsUsed: false, ...more },
+        ],
+      });
+    const free = people.filter((p) => !p.held);
+    for (const [i, { id }] of free.slice(0, 5).entries()) {
+      await done(id, 'four-stage', null, { value: 3 + (i % 2) });
+      for (const side of ['L', 'R']) await done(id, 'one-leg', side, { value: 8 + 3 * i });
+      if (i < 3) await done(id, 'chair-stand-30s', null, { value: 10 + i });
+    }
+    await put(`/api/v1/days/2026-03-02/notes/${crypto.randomUUID()}`, {
+      wallMs: Date.now(),
+      event: { kind: 'left', personId: free[5].id, why: 'has to go' },
+    });
+    await clickWords('The room is warm');
+    await settle();
+    await settle();
+    await settle();
+    for (let n = 0; n < 2; n++) {
+      await page.evaluate(() =>
+        [...document.querySelectorAll('[data-station] button')].find((e) => e.textContent.startsWith('Call '))?.click(),
+      );
+      await settle();
+    }
+    await page.evaluate(() => window.scrollTo(0, 0));
+  };
+  /** As the printer has it. */
+  const onPaper = async (width, height) => {
+    await page.emulateMediaType('print');
+    await page.setViewport({ width, height });
   };
   const leftIs = (seconds) =>
     page.waitForFunction(

@@ -83,6 +83,16 @@ describe('whether a test may begin', () => {
     expect(start(ada(checked()))?.[1]).toContain('Not asked yet');
     expect(start(ada(checked()), [], 'arm-curl')).toEqual([true, null]);
   });
+  test('on hold only what is seated may start, and no limiter is offered to be passed over', () => {
+    const onHold = (id: string) => mayStart(ada(asked, checked()), named(id), today, [], shippedRules, true);
+    const open = protocols.filter((p) => onHold(p.id)?.may).map((p) => p.id);
+    expect(open.sort()).toEqual(['arm-curl', 'foot-feel', 'stand-up-pressure']);
+    expect(onHold('chair-stand-30s')).toMatchObject({
+      may: false,
+      closedBy: [],
+      held: { what: expect.stringMatching(/^Hold/) as string },
+    });
+  });
   test('a limiter holds the tests it closes and no other; the turn of the day asks for the check again', () => {
     const pain = entry({ kind: 'pain', joint: 'knee', side: 'R', level: 4, since: null }, '2026-03-01');
     expect(start(ada(asked, pain, checked()), [], 'thigh-hold')?.[1]).toContain('Not this test');

@@ -4,9 +4,9 @@ import { protocols } from '../../../catalogue/protocols';
 import { daySets } from '../../../catalogue/rules/day';
 import { instructor, type DayEvent, type DayNote, type DayResult, type DayStaff, type DayTest } from '../../shapes/day';
 import { boardAt } from './board';
-import { dayState } from './dayState';
+import { conditionsFor, dayState } from './dayState';
 import { hallSeconds } from './hallSeconds';
-import type { DayGuest } from './sitting';
+import { triesToday, type DayGuest } from './sitting';
 
 const tests: readonly DayTest[] = protocols.map(({ id, station }) => ({ ...station, id }));
 const start = Date.UTC(2026, 2, 2, 9, 0);
@@ -170,6 +170,41 @@ describe('the board', () => {
     expect(left?.map((s) => s.test)).toEqual(['four-stage', 'one-leg', 'chair-stand-30s']);
     for (const { does } of daySets.drops)
       expect(['four-stage', 'chair-stand-30s']).not.toContain('test' in does && does.test);
+  });
+  test('what is done beyond the plan is for those it decides something for, and is left out first', () => {
+    const also = planned(note({ kind: 'also', personId: 'a', tests: ['knee-to-wall'] }, 1));
+    const b = board(also, abc, [], 1);
+    expect(b.sittings.get('a')?.map((s) => s.test)).toContain('knee-to-wall');
+    expect(b.sittings.get('b')?.map((s) => s.test)).not.toContain('knee-to-wall');
+    expect(b.dropNext?.id).toBe('further');
+    const dropped = board([...also, note({ kind: 'drop', drop: 'further' }, 2)], abc, [], 2);
+    expect(dropped.sittings.get('a')?.map((s) => s.test)).toEqual(daySets.first);
+    const back = [...also, note({ kind: 'drop', drop: 'further' }, 2), note({ kind: 'keep', drop: 'further' }, 3)];
+    expect(
+      board(back, abc, [], 3)
+        .sittings.get('a')
+        ?.map((s) => s.test),
+    ).toContain('knee-to-wall');
+  });
+  test('the conditions of the hall hold for everybody but for what was noted of one', () => {
+    const state = dayState(
+      planned(
+        note({ kind: 'conditions', put: { seatCm: 43, shoes: 'flat', floor: 'wood' } }, 1),
+        note({ kind: 'conditions', personId: 'a', put: { seatCm: 48 } }, 2),
+        note({ kind: 'conditions', put: { warmUp: true } }, 3),
+      ),
+    );
+    expect(conditionsFor(state, 'a')).toEqual({ seatCm: 48, shoes: 'flat', floor: 'wood', warmUp: true });
+    expect(conditionsFor(state, 'b')).toEqual({ seatCm: 43, shoes: 'flat', floor: 'wood', warmUp: true });
+  });
+  test('fewer tries are said at the station, by the last that was left out', () => {
+    const tries = (...drops: string[]) =>
+      triesToday('one-leg', dayState(drops.map((drop, i) => note({ kind: 'drop', drop }, i))), daySets.drops);
+    expect([tries(), tries('one-leg-third'), tries('one-leg-third', 'one-leg-second')]).toEqual([
+      null,
+      'Two tries a side today.',
+      'One try a side today.',
+    ]);
   });
   test('minutes left are told from the plan, the closing kept', () => {
     expect(board(planned(), abc, [], 10).leftS).toBe(47 * 60);

@@ -19,7 +19,8 @@ import {
   type KeptEntry,
 } from './store';
 import { firstMs, mostMs, Pauses } from './pauses';
-import { askHall, entriesToSend, sendAttempt, sendEntry, waitingToSend } from './sending';
+import { askDay, askHall, entriesToSend, sendAttempt, sendDayNote, sendEntry, waitingToSend } from './sending';
+import { keepDayNote, keptDayNotes, type KeptDayNote } from './store';
 
 const attempt = (more: Partial<KeptAttempt> = {}): KeptAttempt => ({
   ...{
@@ -284,4 +285,32 @@ test.each([
 ])('%j at the place of the hall is the hall: %s', async (body, isHall) => {
   vi.stubGlobal('fetch', () => Promise.resolve(new Response(body ? JSON.stringify(body) : '<html>')));
   expect((await askHall()) !== null).toBe(isHall);
+});
+
+describe('a note of a testing day', () => {
+  const note: KeptDayNote = {
+    ...{ key: 'entry-1', day: '2026-03-02', wallMs: 5, register: 'ours', refused: null },
+    event: { kind: 'hold' },
+  };
+  test('is forgotten here once the register has it, under its day and key', async () => {
+    await keepDayNote(note);
+    server(taken());
+    expect(await sendDayNote(note)).toBe('sent');
+    expect(sent.at(-1)).toMatchObject({ url: '/api/v1/days/2026-03-02/notes/entry-1', body: { wallMs: 5 } });
+    expect(await keptDayNotes()).toEqual([]);
+  });
+  test('waits while nobody answers, or somebody else does; refused it says why and stays', async () => {
+    await keepDayNote(note);
+    for (const answer of [null, taken({ registerId: 'theirs' }), { ...taken(), from: 'theirs' }]) {
+      server(answer);
+      expect(await sendDayNote(note)).toBe('later');
+    }
+    server({ status: 422, body: { detail: 'One field needs another look.', errors: [] } });
+    expect(await sendDayNote(note)).toBe('refused');
+    expect((await keptDayNotes()).map((n) => n.refused !== null)).toEqual([true]);
+  });
+  test('a day that is asked for and not answered is none', async () => {
+    server(null);
+    expect(await askDay('2026-03-02', 'page')).toBeNull();
+  });
 });

@@ -2,7 +2,18 @@ import 'fake-indexeddb/auto';
 import { openDB } from 'idb';
 import { expect, test, vi } from 'vitest';
 import type { AttemptEvent } from '../../../core/shapes/attempt';
-import { forgetAttempt, forgetEntry, keepEntry, keepEvent, keptAttempts, keptEntries, keptEvents } from './store';
+import {
+  forgetAttempt,
+  forgetDayNote,
+  forgetEntry,
+  keepDayNote,
+  keepEntry,
+  keepEvent,
+  keptAttempts,
+  keptDayNotes,
+  keptEntries,
+  keptEvents,
+} from './store';
 
 const { update: real } = IDBCursor.prototype as {
   update: (this: IDBCursor, value: unknown) => IDBRequest<IDBValidKey>;
@@ -36,6 +47,23 @@ test('what a browser kept before the words changed is there with the words of no
   expect(await keptEntries()).toMatchObject([{ key: 'old-entry', register: null }]);
   const placed = await keepEvent('old-attempt', { kind: 'note', text: 'later', atMs: 1, wallMs: 1, by: 'hand' }, false);
   expect(placed.seq).toBe(4);
+});
+
+test('notes of a testing day are there in the order in which they were made, until each is forgotten', async () => {
+  const note = (key: string, wallMs: number) => ({
+    ...{ key, wallMs, day: '2026-03-02', register: 'ours', refused: null },
+    event: { kind: 'left', personId: 'ada', why: key } as const,
+  });
+  for (const [key, at] of [
+    ['b-note', 20],
+    ['a-note', 30],
+    ['c-note', 10],
+  ] as const)
+    await keepDayNote(note(key, at));
+  expect((await keptDayNotes()).map((n) => n.key)).toEqual(['c-note', 'b-note', 'a-note']);
+  await forgetDayNote('b-note');
+  expect((await keptDayNotes()).map((n) => n.key)).toEqual(['c-note', 'a-note']);
+  for (const key of ['a-note', 'c-note']) await forgetDayNote(key);
 });
 
 test('what is deleted is overwritten first, as long as it was: a browser may keep the old bytes for a while', async () => {

@@ -231,6 +231,9 @@ export function DayBoard(props: Props) {
   );
 }
 
+/** A call takes a few minutes; after so long the tablet may be gone. */
+const silentMs = 10 * 60_000;
+
 /** Who can be called so soon is called now; longer, and they rest or are somewhere else. */
 const soonS = 45;
 
@@ -383,6 +386,12 @@ function Station({ station, name, may, mine, namesOf, nowMs, call, open, notNow,
               {namesOf(now.people)}
             </p>
             <p className="text-lg">{testsWords(now.open)}</p>
+            {!mine && nowMs - now.wallMs > silentMs && (
+              <p role="status" className="font-semibold">
+                Nothing came from there for {minutesWords((nowMs - now.wallMs) / 1000)}: test here, take it from paper,
+                or close the station; its queue goes to the others.
+              </p>
+            )}
             <div className="mt-2 flex flex-wrap gap-2">
               {!mine && (
                 <Button look="line" onClick={open}>
@@ -395,7 +404,7 @@ function Station({ station, name, may, mine, namesOf, nowMs, call, open, notNow,
                 </Button>
               ))}
               <Button look="line" onClick={paper}>
-                Done on paper
+                On paper
               </Button>
             </div>
           </>

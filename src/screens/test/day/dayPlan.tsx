@@ -64,6 +64,8 @@ interface Props {
     readonly people: readonly (Named & { readonly tests: readonly string[] })[];
   } | null;
   readonly seatsCm: readonly number[];
+  /** Another day was asked for than today. */
+  readonly otherDay: 'past' | 'to-come' | null;
 }
 
 const setNames: Readonly<Record<SetId, string>> = {
@@ -131,6 +133,13 @@ export function DayPlanScreen(props: Props) {
           </ButtonLink>
         </span>
       </div>
+      {props.otherDay !== null && (
+        <p role="status" className="mt-2 border-l-8 border-watch bg-board p-3 font-semibold">
+          {props.otherDay === 'past'
+            ? 'That day is over and is not planned any more; what it left is below. This is today.'
+            : 'A day is planned on its own morning, when it is known who came. This is today.'}
+        </p>
+      )}
       {leftOver && leftOver.people.length > 0 && !running && <LeftOver {...leftOver} />}
       <div className="mt-3 grid grid-cols-1 gap-x-10 gap-y-6 lg:grid-cols-[0.85fr_1.3fr_1.1fr]">
         <section aria-labelledby="who">

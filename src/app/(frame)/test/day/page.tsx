@@ -13,7 +13,7 @@ import { seat } from '../../actions';
 export const metadata: Metadata = { title: 'Plan a testing day' };
 
 interface Params {
-  readonly searchParams: Promise<{ staff?: string | string[]; minutes?: string }>;
+  readonly searchParams: Promise<{ staff?: string | string[]; minutes?: string; day?: string }>;
 }
 
 export default async function DayPage({ searchParams }: Params) {
@@ -46,6 +46,7 @@ export default async function DayPage({ searchParams }: Params) {
         own={seconds.own}
         further={await furtherTests(desk, sitting)}
         leftOver={await leftOver(desk)}
+        otherDay={asked.day === undefined || asked.day === day ? null : asked.day < day ? 'past' : 'to-come'}
         seatsCm={seatHeights(toKit((await readPlace(desk)).cupboard)).map((s) => s.heightCm)}
       />
     </div>
