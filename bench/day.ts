@@ -1,6 +1,6 @@
 // The planner of a testing day: 40 people on four of the staff over 20 on two, in one run.
 import { protocols } from '../src/catalogue/protocols';
-import { daySets } from '../src/catalogue/rules/day';
+import { daySets } from '../src/catalogue/testing-day/daySets';
 import { planDay } from '../src/core/measure/day/plan';
 import type { DayPerson, DayStaff, DayTest } from '../src/core/shapes/day';
 import { median } from './median';

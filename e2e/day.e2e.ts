@@ -2,6 +2,7 @@ import SQLite from 'better-sqlite3';
 import type { Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { findings } from './axe';
+import { looksWrong, resize, sizes } from './looks';
 import {
   addReadyTo,
   boxOf,
@@ -135,6 +136,15 @@ describe('a morning with twelve people', () => {
       return n === 10;
     });
     expect((await findings(page)).violations).toEqual([]);
+    for (const [width, height] of sizes) {
+      await resize(page, width, height);
+      expect([width, await looksWrong(page, 7)]).toEqual([width, []]);
+    }
+    await resize(page, 1280, 800);
+    await person('Aino Vest');
+    expect([...(await findings(page)).violations, ...(await looksWrong(page, 7))]).toEqual([]);
+    await page.keyboard.press('Escape');
+    await closed();
   });
 
   test('who is next is called with one press and tested here; the rest of their visit comes next', async () => {
@@ -270,6 +280,14 @@ describe('a morning with twelve people', () => {
       ] as const)
         if (!(await dayNow()).results.some((r) => r.personId === idOf(name) && r.test === of))
           await measured(name, of, value);
+    // On paper everybody is on it, with what they had; nothing of the screen.
+    await page.emulateMediaType('print');
+    const paper = await textOf(page, '[data-testid=board-paper]');
+    for (const name of names) expect(paper).toContain(name);
+    expect(await page.$$eval('[data-testid=day-board] button', (all) => all.some((b) => b.checkVisibility()))).toBe(
+      false,
+    );
+    await page.emulateMediaType();
     await person('Petra Latecomer');
     for (let left = 2; left > 0; left--) await press(page, 'On paper');
     await page.keyboard.press('Escape');

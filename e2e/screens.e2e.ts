@@ -115,6 +115,7 @@ const screens: [string, () => string][] = [
   ['norm table', () => '/library/norms/up-and-go-8ft?age=77&sex=female&value=8'],
   ['no norms', () => '/library/norms/thigh-hold'],
   ['sheet of a group', () => '/people/sheet?test=four-stage'],
+  ['a movement', () => '/library/moves/S5'],
   ['cupboard', () => '/library/cupboard'],
   ['a seat to hover over', () => '/library/seat?height=160&shown=46'],
   ['the hall', () => '/hall'],

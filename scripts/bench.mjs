@@ -3,6 +3,7 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { boardBench } from '../bench/board.mjs';
 import { paintBench } from '../bench/paint.mjs';
 import { registerBench } from '../bench/register.mjs';
 import { scoresBench } from '../bench/scores.mjs';
@@ -25,6 +26,7 @@ await withDemo(async ({ browser, url }) => {
   await tapBench({ browser, url, personIds });
   await deviceBench({ browser, url, personIds });
   await paintBench({ browser, url });
+  await boardBench({ browser, url });
   await scoresBench({ url });
   await registerBench({ browser, url });
 });

@@ -65,7 +65,8 @@ export async function groupsToSeat(
 }
 
 /** Groups that come on this day of the week and do not all sit already. */
-export const groupsToday = async (desk: Desk) => (await groupsToSeat(desk)).filter((g) => g.today);
+export const groupsToday = async (desk: Desk) =>
+  (await groupsToSeat(desk)).flatMap(({ today, ...group }) => (today ? [group] : []));
 
 /** Puts a whole group into the sitting of the day. */
 export async function seatGroup(desk: Desk, groupId: string): Promise<void> {

@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, test } from 'vitest';
-import { daySets } from '../catalogue/rules/day';
+import { daySets } from '../catalogue/testing-day/daySets';
 import { instructor, type DayEvent } from '../core/shapes/day';
 import { boardsOn } from './boards';
 import { deskOf } from './desk';

@@ -1,5 +1,5 @@
 import { protocolById, protocols } from '../catalogue/protocols';
-import { daySets } from '../catalogue/rules/day';
+import { daySets } from '../catalogue/testing-day/daySets';
 import { knownOn } from '../core/intake/known';
 import { decidingTests } from '../core/level/deciding';
 import { compareNames } from '../core/math/names';

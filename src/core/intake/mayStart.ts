@@ -39,15 +39,28 @@ export function mayStart(
   rules: DayRules,
   onHold = false,
 ): MayStart | undefined {
-  const arrived = new Set(person.record.entries.map((e) => e.id));
-  const fresh = noted.filter((e) => e.personId === person.id && !arrived.has(e.id));
-  const known = knownOn({ ...person.record, entries: [...person.record.entries, ...fresh] }, day, rules.readiness);
+  const known = knownWith(person, day, noted, rules);
   if (!known) return undefined;
   const held = heldFor(known, protocol, rules, day, onHold);
   const byReadiness = heldByReadiness(known.readiness.outcome, protocol).length > 0;
   const waits = byReadiness || (onHold && !isSeated(protocol));
   const closedBy = waits ? [] : closedToThem(known, protocol, rules.levels.limiters, day);
   return { may: held === null && known.dayCheck !== null, held, closedBy, known };
+}
+
+/**
+ * What is known of somebody on a day, with what was noted here and may not be in the record yet.
+ * @returns undefined where nothing was ever noted of them
+ */
+export function knownWith(
+  person: { readonly id: string; readonly record: PersonRecord },
+  day: IsoDate,
+  noted: readonly Entry[],
+  rules: DayRules,
+): Known | undefined {
+  const arrived = new Set(person.record.entries.map((e) => e.id));
+  const fresh = noted.filter((e) => e.personId === person.id && !arrived.has(e.id));
+  return knownOn({ ...person.record, entries: [...person.record.entries, ...fresh] }, day, rules.readiness);
 }
 
 /** What holds somebody back from a test, of whom it is known what is known; `null` where nothing does. */

@@ -214,11 +214,16 @@ function Detail({
           {level.reasons.length === 0 && <li>Nothing is asked for.</li>}
         </Lines>
         <p className="text-sm text-ink-soft">Thresholds without a name are house rules: {house.source.cite}.</p>
-        {hovers(level, ladder) && (
-          <ButtonLink look="line" href={seatHref} className="mt-3">
-            How this seat is found
+        <p className="mt-3 flex flex-wrap gap-3">
+          <ButtonLink look="line" href={`/library/moves/${level.pattern}${level.rung}`}>
+            How it is taught
           </ButtonLink>
-        )}
+          {hovers(level, ladder) && (
+            <ButtonLink look="line" href={seatHref}>
+              How this seat is found
+            </ButtonLink>
+          )}
+        </p>
       </div>
       <div>
         <NextRung from={level.rung} blockers={level.blockers} ladder={ladder} />

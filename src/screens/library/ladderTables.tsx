@@ -1,3 +1,4 @@
+import Link from 'next/link';
 import { supportWords } from '../../core/level/support';
 import { sentenceIn, sentencesIn } from '../../core/math/units';
 import type { UnitSystem } from '../../core/shapes/person';
@@ -26,7 +27,7 @@ export function LadderTables({ rules, units }: { rules: LevelRules; units: UnitS
 }
 
 function Rungs({
-  ladder: { rungs },
+  ladder: { pattern, rungs },
   measured,
   units,
 }: {
@@ -46,7 +47,13 @@ function Rungs({
         {[...rungs].reverse().map((rung) => (
           <tr key={rung.rung} className="border-t border-rule align-top">
             <th className="py-1.5 pr-3 font-normal">
-              <span className="num font-bold">{rung.rung}</span> <b>{rung.name}</b>
+              <span className="num font-bold">{rung.rung}</span>{' '}
+              <Link
+                href={`/library/moves/${pattern}${rung.rung}`}
+                className="inline-flex min-h-11 items-center font-bold text-squat underline underline-offset-4"
+              >
+                {rung.name}
+              </Link>
               <span className="block text-sm text-ink-soft">{rung.does}</span>
             </th>
             <td className="w-1/2 py-1.5">
@@ -59,7 +66,8 @@ function Rungs({
   );
 }
 
-function needWords(need: Need, measured: readonly MeasuredFact[]): string {
+/** What a rung needs, in a few words. */
+export function needWords(need: Need, measured: readonly MeasuredFact[]): string {
   if ('anyOf' in need) return need.anyOf.map((one) => needWords(one, measured)).join(', or ');
   if ('support' in need) return `hands as free as ${supportWords[need.support]}`;
   if ('walkerIndoors' in need)

@@ -1,3 +1,4 @@
+import type { Floor } from '../../core/shapes/attempt';
 import Link from 'next/link';
 import { shortLengthWords, unitsOf } from '../../core/math/units';
 import type { UnitSystem } from '../../core/shapes/person';
@@ -368,7 +369,7 @@ function Raw({
               {aidWords[scored.conditions.aid ?? 'none']}
             </td>
             <td className="pr-3" data-head="Shoes">
-              {scored.conditions.shoes ?? '–'}
+              {[scored.conditions.shoes, floorWords(scored.conditions.floor)].filter(Boolean).join(', ') || '–'}
             </td>
             <td className="pr-3" data-head="Taken down">
               <span>
@@ -379,7 +380,7 @@ function Raw({
                 >
                   {scored.fromPaper ? 'from paper' : 'taken here'}
                 </Link>
-                {scored.who && `, ${scored.who}`}
+                {(scored.who ?? scored.conditions.assessor) && `, ${scored.who ?? scored.conditions.assessor ?? ''}`}
               </span>
             </td>
             <td data-head="Change">
@@ -400,3 +401,5 @@ function triesWords(protocol: Protocol, { result }: ScoredResult): string {
   if (seconds) return `${seconds.sideBySide} · ${seconds.semiTandem} · ${seconds.tandem} · ${seconds.oneLeg} s`;
   return trials && trials.length > 0 ? trials.map((t) => told(t, protocol.unit)).join(' · ') : '–';
 }
+
+const floorWords = (floor: Floor | undefined): string => (floor === undefined ? '' : `${floor} floor`);

@@ -17,13 +17,13 @@ import {
 } from './bench/store';
 import type { FieldError } from '../../schemas/parse';
 import { useRules } from '../frame/rules';
-import { mayStart, type MayStart } from '../../core/intake/mayStart';
+import { knownWith, mayStart, type MayStart } from '../../core/intake/mayStart';
 import { thisRegister } from '../frame/thisRegister';
 import { deviceDay } from '../touch/hallDay';
 import { lanesAtOnce, mostLanes } from '../../core/measure/watchers';
 import type { Helper } from '../../core/shapes/helper';
 import { coreTests, protocolById, protocols } from '../../catalogue/protocols';
-import { daySets } from '../../catalogue/rules/day';
+import { daySets } from '../../catalogue/testing-day/daySets';
 import type { Board, boardAt } from '../../core/measure/day/board';
 import { conditionsFor } from '../../core/measure/day/dayState';
 import { guestOf } from '../../core/measure/day/guest';
@@ -147,11 +147,9 @@ export function TestStation({
     () =>
       people.flatMap((person) => {
         const record = records.get(person.id) ?? person.record;
-        const known = mayStart({ id: person.id, record }, protocol, day, noted, rules)?.known;
+        const known = knownWith({ id: person.id, record }, day, noted, rules);
         return known ? [guestOf(person, known, protocols, rules, day, dayStands.held)] : [];
       }),
-    // Which test is chosen changes nothing of what is known.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
     [people, records, day, noted, rules, dayStands.held],
   );
   const board =

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { protocols } from '../../../catalogue/protocols';
-import { daySets } from '../../../catalogue/rules/day';
+import { daySets } from '../../../catalogue/testing-day/daySets';
 import { instructor, type DayEvent, type DayNote, type DayResult, type DayStaff, type DayTest } from '../../shapes/day';
 import { boardAt } from './board';
 import { conditionsFor, dayState } from './dayState';

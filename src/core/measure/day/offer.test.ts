@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import { protocols } from '../../../catalogue/protocols';
-import { daySets } from '../../../catalogue/rules/day';
+import { daySets } from '../../../catalogue/testing-day/daySets';
 import type { DayStaff, DayTest } from '../../shapes/day';
 import { forToday, offerDay, type DayComer } from './offer';
 

@@ -1,6 +1,6 @@
 'use client';
 import { useState } from 'react';
-import { daySets } from '../../../catalogue/rules/day';
+import { daySets } from '../../../catalogue/testing-day/daySets';
 import type { Board, StationNow } from '../../../core/measure/day/board';
 import type { Call } from '../../../core/measure/day/day';
 import { shortNames } from '../../../core/math/names';
@@ -75,7 +75,7 @@ export function DayBoard(props: Props) {
   const newcomers = day.sitting.filter((id) => !people.some((p) => p.id === id));
   const finished = people.filter((p) => {
     const own = board.sittings.get(p.id) ?? [];
-    return own.length > 0 && own.every((s) => s.state !== 'open');
+    return own.some((s) => s.state !== 'closed' && s.state !== 'left') && own.every((s) => s.state !== 'open');
   });
   const person = people.find((p) => p.id === shown);
   useFaces({

@@ -112,8 +112,9 @@ export function useTestingDay(came: DayNow, day: IsoDate): TestingDay {
   useEffect(
     () =>
       onHold(() => {
+        if (!on) return;
         calledHere.current = true;
-        if (on) note({ kind: 'hold' });
+        note({ kind: 'hold' });
       }, 'here'),
     [note, on],
   );

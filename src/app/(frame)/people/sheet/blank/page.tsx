@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { protocolById } from '../../../../../catalogue/protocols';
-import { daySets } from '../../../../../catalogue/rules/day';
+import { daySets } from '../../../../../catalogue/testing-day/daySets';
 import { protocolIn } from '../../../../../core/score/shownUnits';
 import { BlankSheets } from '../../../../../screens/sheet/blankSheet';
 import { theDesk } from '../../../../../use-cases/desk';

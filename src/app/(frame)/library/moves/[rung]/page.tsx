@@ -1,0 +1,23 @@
+import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
+import { MovePage } from '../../../../../screens/library/movePage';
+import { theDesk } from '../../../../../use-cases/desk';
+import { readPlace } from '../../../../../use-cases/places';
+import { readRules } from '../../../../../use-cases/rules';
+
+export const metadata: Metadata = { title: 'A movement' };
+
+interface Params {
+  readonly params: Promise<{ rung: string }>;
+}
+
+export default async function OneMovePage({ params }: Params) {
+  const { rung: asked } = await params;
+  const desk = await theDesk();
+  const rules = (await readRules(desk)).levels;
+  const [, pattern = '', nth = ''] = /^([A-Z])([1-9])$/.exec(asked) ?? [];
+  const ladder = rules.ladders.find((l) => l.pattern === pattern);
+  const rung = ladder?.rungs.find((r) => r.rung === Number(nth));
+  if (!ladder || !rung) notFound();
+  return <MovePage rules={rules} ladder={ladder} rung={rung} units={(await readPlace(desk)).units} />;
+}
