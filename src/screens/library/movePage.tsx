@@ -1,6 +1,5 @@
 import Link from 'next/link';
 import { formChecks } from '../../catalogue/form-checks/formChecks';
-import { moveOf } from '../../catalogue/ladders/moves';
 import { sentenceIn } from '../../core/math/units';
 import { loadedJoints, type Ladder, type LevelRules, type Rung } from '../../core/shapes/ladder';
 import type { FormCheck, Move } from '../../core/shapes/move';
@@ -13,15 +12,15 @@ interface Props {
   readonly rules: LevelRules;
   readonly ladder: Ladder;
   readonly rung: Rung;
+  readonly move: Move | null;
   readonly units: UnitSystem;
 }
 
 const link = 'inline-flex min-h-11 items-center text-squat underline underline-offset-4';
 
 /** All there is of one rung: how it is taught, what to look at, what it trains and loads, what it asks for and what closes it. */
-export function MovePage({ rules, ladder, rung, units }: Props) {
+export function MovePage({ rules, ladder, rung, move, units }: Props) {
   const { pattern, rungs } = ladder;
-  const move = moveOf(pattern, rung.rung);
   const closing = rules.limiters.filter((row) =>
     row.closes[pattern]?.some(([from, to]) => from <= rung.rung && rung.rung <= to),
   );

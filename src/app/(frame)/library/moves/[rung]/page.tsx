@@ -1,5 +1,6 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
+import { moveOf } from '../../../../../catalogue/ladders/moves';
 import { MovePage } from '../../../../../screens/library/movePage';
 import { theDesk } from '../../../../../use-cases/desk';
 import { readPlace } from '../../../../../use-cases/places';
@@ -19,5 +20,6 @@ export default async function OneMovePage({ params }: Params) {
   const ladder = rules.ladders.find((l) => l.pattern === pattern);
   const rung = ladder?.rungs.find((r) => r.rung === Number(nth));
   if (!ladder || !rung) notFound();
-  return <MovePage rules={rules} ladder={ladder} rung={rung} units={(await readPlace(desk)).units} />;
+  const { units } = await readPlace(desk);
+  return <MovePage {...{ rules, ladder, rung, units }} move={moveOf(ladder.pattern, rung.rung) ?? null} />;
 }
