@@ -370,8 +370,8 @@ function Station({ station, name, may, mine, namesOf, nowMs, call, open, notNow,
       className={`relative flex min-w-0 flex-col bg-board px-4 pt-1 pb-7 ${mine ? 'border-4 border-ink' : 'border-2 border-ink'}`}
     >
       <div className="flex items-center gap-x-3">
-        <h2 className="min-w-0 truncate text-xl font-extrabold">{name}</h2>
-        <p className="min-w-0 flex-1 truncate">{may && mayWords(may)}</p>
+        <h2 className="min-w-0 flex-1 truncate text-xl font-extrabold lg:flex-none">{name}</h2>
+        <p className="min-w-0 flex-1 truncate max-lg:hidden">{may && mayWords(may)}</p>
         <Button look="plain" className="min-h-11 shrink-0" onClick={close} aria-label={`Close ${name}`}>
           Close
         </Button>
