@@ -181,3 +181,13 @@ test('what fits is offered for those who may start; who is held, or whose age no
   await withPeople(desk(), [unwell.id], { kind: 'sit-today' });
   expect((await offerToday(desk(), [instructor], 60)).notPlanned).toMatchObject([{ name: 'Dora Unwell', why: 'held' }]);
 });
+
+test('with nobody who may spot beside the instructor it is said what one more would save', async () => {
+  const alone = await offerToday(desk(), [instructor], 60);
+  expect(alone.withSpotter).toBeLessThan(alone.sets.find((s) => s.id === 'first')?.minutes ?? 0);
+  await noteHelper(desk(), { name: 'Mira' });
+  const [mira] = await readHelpers(desk());
+  await tellOfHelper(desk(), { id: mira?.id ?? '', task: 'spot', may: true });
+  const two = await offerToday(desk(), [instructor, mira?.id ?? ''], 60);
+  expect([two.withSpotter, two.sets.find((s) => s.id === 'first')?.minutes]).toEqual([null, alone.withSpotter]);
+});

@@ -155,6 +155,8 @@ export interface OfferedDay {
   readonly planned: number;
   readonly notPlanned: readonly NotPlanned[];
   readonly proposed: SetOffered['id'];
+  /** Minutes of the first set with one more who may spot; `null` where somebody beside the instructor may. */
+  readonly withSpotter: number | null;
   readonly sets: readonly SetOffered[];
 }
 
@@ -202,6 +204,9 @@ export async function offerToday(desk: Desk, staffIds: readonly string[], minute
     planned: comers.length,
     notPlanned,
     proposed: offer.nextDay.length === 0 ? 'full' : 'first',
+    withSpotter: staff.some((s) => s.id !== instructor && s.may.includes('spots'))
+      ? null
+      : planSet(comers, daySets.first, tests, [...staff, { id: 'another', may: ['spots', 'counts'] }], limited).minutes,
     sets: [
       asSet('full', daySets.full),
       asSet('first', daySets.first),

@@ -47,6 +47,8 @@ interface Props {
   readonly planned: number;
   readonly notPlanned: readonly (Named & { readonly why: 'held' | 'no-age'; readonly words: string })[];
   readonly proposed: SetId;
+  /** Minutes of core three with one more who may spot; `null` where somebody beside the instructor may. */
+  readonly withSpotter: number | null;
   readonly sets: readonly SetShown[];
   readonly staff: readonly DayStaff[];
   readonly helpers: readonly Helper[];
@@ -287,6 +289,12 @@ export function DayPlanScreen(props: Props) {
               </li>
             ))}
           </ul>
+          {props.withSpotter !== null && planned > 0 && (
+            <p role="status" className="mt-2 border-l-8 border-watch bg-board p-3" data-testid="no-spotter">
+              <b>Nobody here but you may spot:</b> the balance tests are your line alone. With one more who can hold
+              somebody, core three takes {props.withSpotter} min.
+            </p>
+          )}
           <ButtonLink look="plain" href="/hall">
             Who may spot
           </ButtonLink>
@@ -343,9 +351,9 @@ export function DayPlanScreen(props: Props) {
                     `The norms assume a seat of ${normCm} cm: on this one a count is kept with its height and read with care.`,
                     units,
                   )}
-                {!off &&
+                {none &&
                   sentenceIn(
-                    `No chair in the cupboard makes ${normCm} cm, with pads or without: the norms assume it.`,
+                    ` No chair of the cupboard makes ${normCm} cm, with pads or without: add one that does under Library, Cupboard, or go on with this one.`,
                     units,
                   )}
               </p>
