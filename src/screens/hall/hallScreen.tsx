@@ -1,4 +1,5 @@
 'use client';
+import { Heading } from '../touch/heading';
 import { useRouter } from 'next/navigation';
 import { mergeMessage, useMergedForm, type Said, type Saved } from './useMergedForm';
 import type { Place, UnitSystem } from '../../core/shapes/person';
@@ -81,14 +82,6 @@ export function HallScreen({
         </div>
       </div>
     </div>
-  );
-}
-
-function Heading({ id, children }: { id: string; children: string }) {
-  return (
-    <h2 id={id} className="border-b-2 border-ink pb-1 text-lg font-bold">
-      {children}
-    </h2>
   );
 }
 

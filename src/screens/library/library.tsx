@@ -1,5 +1,6 @@
+import { Heading } from '../touch/heading';
 import Link from 'next/link';
-import type { ReactNode } from 'react';
+
 import type { LevelRules } from '../../core/shapes/ladder';
 import { cautions } from '../../catalogue/cautions/cautions';
 import { hazards, type Protocol } from '../../core/shapes/protocol';
@@ -94,14 +95,6 @@ export function LibraryScreen({
         published source.
       </p>
     </div>
-  );
-}
-
-function Heading({ id, children }: { id: string; children: ReactNode }) {
-  return (
-    <h2 id={id} className="border-b-2 border-ink pb-1 text-lg font-bold">
-      {children}
-    </h2>
   );
 }
 

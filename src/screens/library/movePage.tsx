@@ -1,3 +1,4 @@
+import { Heading } from '../touch/heading';
 import Link from 'next/link';
 import { formChecks } from '../../catalogue/form-checks/formChecks';
 import { sentenceIn } from '../../core/math/units';
@@ -83,14 +84,6 @@ export function MovePage({ rules, ladder, rung, move, units }: Props) {
         Common practice, no published source. What a licensed professional says of somebody comes first.
       </p>
     </div>
-  );
-}
-
-function Heading({ id, children }: { id: string; children: string }) {
-  return (
-    <h2 id={id} className="border-b-2 border-ink pb-1 text-lg font-bold">
-      {children}
-    </h2>
   );
 }
 

@@ -1,5 +1,6 @@
+import { Heading } from '../touch/heading';
 import Link from 'next/link';
-import type { ComponentProps, ReactNode } from 'react';
+import type { ComponentProps } from 'react';
 import { FirstStep } from './firstStep';
 import { shortLengthWords, unitsOf } from '../../core/math/units';
 import type { Place } from '../../core/shapes/person';
@@ -200,14 +201,6 @@ export function TodayScreen({ today, place, lines, behind, copyToMiss, sitting, 
         </div>
       )}
     </>
-  );
-}
-
-function Heading({ id, children }: { id: string; children: ReactNode }) {
-  return (
-    <h2 id={id} className="border-b-2 border-ink pb-1 text-lg font-bold">
-      {children}
-    </h2>
   );
 }
 

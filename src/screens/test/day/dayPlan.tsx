@@ -1,4 +1,5 @@
 'use client';
+import { Heading } from '../../touch/heading';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { protocolById } from '../../../catalogue/protocols';
@@ -420,14 +421,6 @@ function sinceWords(id: string, helpers: readonly Helper[]) {
       since {dayWords(said.day)}, on the word of {said.by}
     </span>
   ) : null;
-}
-
-function Heading({ id, children }: { id: string; children: React.ReactNode }) {
-  return (
-    <h2 id={id} className="border-b-2 border-ink pb-1 text-lg font-bold">
-      {children}
-    </h2>
-  );
 }
 
 function Pick({

@@ -1,27 +1,12 @@
 import { pathKey } from '../../../../../schemas/door';
-import { readRegisterId } from '../../../../../use-cases/places';
 import { saveEntry } from '../../../../../use-cases/saveEntry';
 import { guarded, onlyAllows } from '../../../../doors';
-import { invalidFields, problem, readJson } from '../../../problem';
+import { keptOnce } from '../../../keptOnce';
 
 /** Notes something of a person once: a check of the day, an incident, a fall. */
-export const PUT = guarded(pathKey, async (desk, { key }, request) => {
-  const read = await readJson(request);
-  if ('problem' in read) return read.problem;
-  const saved = await saveEntry(desk, key, read.json);
-  switch (saved.kind) {
-    case 'created':
-    case 'known':
-      return Response.json(
-        { id: key, registerId: await readRegisterId(desk) },
-        { status: saved.kind === 'created' ? 201 : 200 },
-      );
-    case 'conflict':
-      return problem(409, 'This key was noted with other content. Nothing was changed.');
-    case 'rejected':
-      return invalidFields(saved.errors);
-  }
-});
+export const PUT = guarded(pathKey, (desk, { key }, request) =>
+  keptOnce(desk, key, request, (json) => saveEntry(desk, key, json)),
+);
 
 const other = onlyAllows('PUT');
 export { other as DELETE, other as GET, other as HEAD, other as OPTIONS, other as PATCH, other as POST };
