@@ -80,7 +80,11 @@ const screens: [string, () => string][] = [
   ['questions', odile('/readiness')],
   ['leaf for the door', () => '/people/leaf'],
   ['station sheets', () => '/people/sheet/blank'],
-  ['emergency sheet of a group', () => '/people/emergency'],
+  [
+    'emergency sheet of a group',
+    () => classToday.replace(/^\/people\/groups\/([^/]+)\/class$/, '/people/emergency?group=$1'),
+  ],
+  ['emergency sheet of nobody', () => '/people/emergency'],
   ['plan of a testing day', () => '/test/day'],
   ['letter that tells', odile('/note/tells')],
   ['questions, ask first', () => `/people/${ids['Ruben Sastry'] ?? ''}/readiness`],

@@ -50,7 +50,7 @@ export function EmergencySheet({ groups, groupId, groupName, lines, emergencyNum
         {lines.length === 0 ? (
           <p className="py-6 text-lg">Nobody is in {groupName} yet.</p>
         ) : (
-          <table className="mt-2 w-full border-collapse">
+          <table className="mt-2 w-full border-collapse max-md:screen:cards">
             <thead>
               <tr>
                 {['Name', 'To call', 'Thins the blood', 'Lowers sugar', 'Limits', 'Clinician', 'Tablets'].map((h) => (
@@ -67,12 +67,24 @@ export function EmergencySheet({ groups, groupId, groupName, lines, emergencyNum
                     {p.name}
                     {p.ageYears !== null && `, ${p.ageYears}`}
                   </th>
-                  <td className={`${cell} w-[20%]`}>{contactWords(p.contact)}</td>
-                  <td className={`${cell} font-bold`}>{p.bloodThinners ? 'YES' : 'no'}</td>
-                  <td className={`${cell} font-bold`}>{p.sugarLowering ? 'YES' : 'no'}</td>
-                  <td className={cell}>{p.limits.join('; ') || '–'}</td>
-                  <td className={`${cell} w-[20%]`}>{contactWords(p.clinician)}</td>
-                  <td className={cell}>{p.medicines || '–'}</td>
+                  <td className={`${cell} w-[20%]`} data-head="To call">
+                    {contactWords(p.contact)}
+                  </td>
+                  <td className={`${cell} font-bold`} data-head="Thins the blood">
+                    {p.bloodThinners ? 'YES' : 'no'}
+                  </td>
+                  <td className={`${cell} font-bold`} data-head="Lowers sugar">
+                    {p.sugarLowering ? 'YES' : 'no'}
+                  </td>
+                  <td className={cell} data-head="Limits">
+                    {p.limits.join('; ') || '–'}
+                  </td>
+                  <td className={`${cell} w-[20%]`} data-head="Clinician">
+                    {contactWords(p.clinician)}
+                  </td>
+                  <td className={cell} data-head="Tablets">
+                    {p.medicines || '–'}
+                  </td>
                 </tr>
               ))}
             </tbody>

@@ -53,6 +53,10 @@ export function BlankSheets({ groups, groupId, groupName, people, tests, today }
           <p className="py-4 text-lg">Nobody is in {groupName} yet: the sheets have spare lines alone.</p>
         )}
       </div>
+      <p className="py-4 text-lg sm:hidden print:hidden">
+        {tests.length} {tests.length === 1 ? 'sheet' : 'sheets'} of wide paper: too wide to be shown here, printed as
+        they are.
+      </p>
       {tests.map((protocol) => (
         <OneSheet key={protocol.id} {...{ protocol, groupName, people, today }} />
       ))}
@@ -75,7 +79,7 @@ function OneSheet({
   return (
     <article
       data-blank-sheet={protocol.id}
-      className="wide-paper mt-6 break-before-page overflow-x-auto border-2 border-ink bg-board p-4 text-[12pt] first-of-type:break-before-auto print:overflow-visible print:border-0 print:bg-transparent print:p-0"
+      className="wide-paper max-sm:hidden print:block mt-6 break-before-page overflow-x-auto border-2 border-ink bg-board p-4 text-[12pt] first-of-type:break-before-auto print:overflow-visible print:border-0 print:bg-transparent print:p-0"
     >
       <h2 className="text-[18pt] font-extrabold">{protocol.title}</h2>
       <p className="flex flex-wrap gap-x-8">
@@ -108,7 +112,7 @@ function OneSheet({
         <tbody>
           {lines.map((name, i) => (
             <tr key={`${name}${i}`} className="h-[8.5mm] break-inside-avoid">
-              <th className={`${cell} whitespace-nowrap`}>{name}</th>
+              {name === '' ? <td className={cell} /> : <th className={`${cell} whitespace-nowrap`}>{name}</th>}
               {sides.flatMap((side) =>
                 names.map((of) => <td key={`${side ?? ''}${of}`} className={`${cell} min-w-14`} />),
               )}
