@@ -19,6 +19,8 @@ import { noteDay } from './noteDay';
 
 /** So often a board asks what the others noted and measured; a hold reaches every tablet within that. */
 const everyMs = 2000;
+/** On a day without a plan, whether somebody has made one by now. */
+const unplannedMs = 15_000;
 
 export interface TestingDay {
   readonly state: DayState;
@@ -75,8 +77,16 @@ export function useTestingDay(came: DayNow, day: IsoDate): TestingDay {
     [theirs, measuredHere, day],
   );
 
+  const on = state.plan !== null;
+  const { held } = state;
+  const planned = useRef(on);
+  useEffect(() => {
+    planned.current = on;
+  }, [on]);
+
   useEffect(() => {
     let live = true;
+    let askedMs = -Infinity;
     // What this browser kept and the server may not have.
     void Promise.all([keptDayNotes(), keptHere(day)]).then(
       ([kept, attempts]) => {
@@ -89,6 +99,8 @@ export function useTestingDay(came: DayNow, day: IsoDate): TestingDay {
     const end = forever(
       async () => {
         if (document.visibilityState === 'hidden') return;
+        if (!planned.current && Date.now() - askedMs < unplannedMs) return;
+        askedMs = Date.now();
         const said = await askDay(day, thisPage);
         if (!live) return;
         setNowMs(Date.now());
@@ -106,8 +118,6 @@ export function useTestingDay(came: DayNow, day: IsoDate): TestingDay {
     };
   }, [day, measured]);
 
-  const on = state.plan !== null;
-  const { held } = state;
   const calledHere = useRef(false);
   useEffect(
     () =>
