@@ -40,7 +40,12 @@ export async function readyPeople(url, count, today) {
   const answers = { active: true, ...Object.fromEntries(no.map((id) => [id, false])) };
   const ids = [];
   for (let n = 0; n < count; n++) {
-    const who = { name: `Bench ${'ABCD'[n]}`, birthDate: `195${n}-05-06`, normTable: 'female', toComplete: [] };
+    const who = {
+      name: `Bench ${String.fromCharCode(65 + n)}`,
+      birthDate: `${1940 + n}-05-06`,
+      normTable: 'female',
+      toComplete: [],
+    };
     const { id } = await put('POST', '/api/v1/people', { ...who, heightCm: 165, massKg: 64, evenSo: true });
     const content = { kind: 'screening', answers };
     await put('PUT', `/api/v1/entries/bench-ready-${id}`, { personId: id, on: today, content });

@@ -26,6 +26,8 @@ await withDemo(async ({ browser, url }) => {
   await tapBench({ browser, url, personIds });
   await deviceBench({ browser, url, personIds });
   await paintBench({ browser, url });
+  // With those of the demo hall some forty.
+  await readyPeople(url, 16, '2026-03-02');
   await boardBench({ browser, url });
   await scoresBench({ url });
   await registerBench({ browser, url });

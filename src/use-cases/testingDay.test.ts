@@ -191,3 +191,15 @@ test('with nobody who may spot beside the instructor it is said what one more wo
   const two = await offerToday(desk(), [instructor, mira?.id ?? ''], 60);
   expect([two.withSpotter, two.sets.find((s) => s.id === 'first')?.minutes]).toEqual([null, alone.withSpotter]);
 });
+
+test('who has no birth date that can be read is named, and the others are planned', async () => {
+  await db
+    .updateTable('person')
+    .set({ birth_date: '' })
+    .where('id', '=', ids[0] ?? '')
+    .execute();
+  expect(await offerToday(desk(), [instructor], 60)).toMatchObject({
+    planned: 2,
+    notPlanned: [{ name: 'Aino Vest', why: 'no-age', words: 'the age is not known: write the date of birth' }],
+  });
+});

@@ -14,7 +14,7 @@ export const daySets: DaySets = {
   mostLegs: 3,
   mostLegsWithCare: 2,
   seatedTooLongS: 15 * 60,
-  toDo: ['the knee mark for the step', 'height', 'the leaf', 'water'],
+  meanwhile: ['the knee mark for the step', 'height', 'the leaf', 'water'],
   drops: [
     { id: 'further', words: 'what is further and opens nothing', does: { kind: 'further' } },
     {

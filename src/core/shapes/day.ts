@@ -65,7 +65,7 @@ export interface DaySets {
   readonly mostLegsWithCare: number;
   /** Seated so long without being called: then there is something to do. */
   readonly seatedTooLongS: number;
-  readonly toDo: readonly string[];
+  readonly meanwhile: readonly string[];
   readonly drops: readonly DayDrop[];
 }
 

@@ -164,7 +164,7 @@ export function DayBoard(props: Props) {
             <p className="mt-2" role="status">
               <b>{namesOf(board.idle.slice(0, 3))}</b>
               {board.idle.length > 3 && ` and ${board.idle.length - 3} more`} sit a quarter of an hour:{' '}
-              {daySets.toDo.join(', ')}?
+              {daySets.meanwhile.join(', ')}?
             </p>
           )}
         </section>
@@ -380,19 +380,19 @@ function Station({ station, name, may, mine, namesOf, nowMs, call, open, notNow,
         {now ? (
           <>
             <p className="text-lg">
-              Now{nowMs > now.wallMs + 30_000 && `, for ${minutesWords((nowMs - now.wallMs) / 1000)}`}
+              Now{nowMs > now.wallMs + 30_000 && `, for ${minutesWords((nowMs - now.wallMs) / 1000)}`}:{' '}
+              <b>{testsWords(now.open)}</b>
             </p>
             <p className="text-3xl leading-tight font-extrabold" data-now>
               {namesOf(now.people)}
             </p>
-            <p className="text-lg">{testsWords(now.open)}</p>
             {!mine && nowMs - now.wallMs > silentMs && (
               <p role="status" className="font-semibold">
                 Nothing came from there for {minutesWords((nowMs - now.wallMs) / 1000)}: test here, take it from paper,
                 or close the station; its queue goes to the others.
               </p>
             )}
-            <div className="mt-2 flex flex-wrap gap-2">
+            <div className="mt-1.5 flex flex-wrap gap-2">
               {!mine && (
                 <Button look="line" onClick={open}>
                   Test here
