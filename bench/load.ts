@@ -80,7 +80,16 @@ const people = Array.from({ length: 1000 }, (_, n): Facts => {
     sessionsLogged: 4,
     kit: {
       chairs: [43, 46].map((heightCm) => ({ heightCm, arms: false })),
-      ...{ padsCm: [3, 5], weightsKg: [1, 2], raisedSurface: true, rail: true, wedge: false, mat: true, boxesCm: [] },
+      ...{
+        padsCm: [3, 5],
+        weightsKg: [1, 2],
+        raisedSurface: true,
+        rail: true,
+        wedge: false,
+        mat: true,
+        boxesCm: [],
+        stepsCm: [],
+      },
     },
   };
 });

@@ -37,7 +37,7 @@ test('twelve presses become S5, step by step, as the readme of the core tells it
     ...plainFacts,
     ...{ floorSlides: true, sessionsLogged: 4 },
     kit: {
-      ...{ chairs: [{ heightCm: 43, arms: false }], padsCm: [3, 5], weightsKg: [1], boxesCm: [] },
+      ...{ chairs: [{ heightCm: 43, arms: false }], padsCm: [3, 5], weightsKg: [1], boxesCm: [], stepsCm: [] },
       ...{ raisedSurface: true, rail: true, wedge: false, mat: true },
     },
   };

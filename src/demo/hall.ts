@@ -28,6 +28,10 @@ export const hall = {
       { heightCm: 40, count: 2 },
       { heightCm: 20, count: 1 },
     ],
+    steps: [
+      { heightCm: 10, count: 4 },
+      { heightCm: 15, count: 2 },
+    ],
     floors: [
       { where: 'hall, sprung wood', slides: true },
       { where: 'side room, rubber', slides: false },

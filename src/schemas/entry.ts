@@ -6,6 +6,7 @@ import {
   daySigns,
   incidentKinds,
   joints,
+  noticedThings,
   questionIds,
   yesNoUnknown,
   type EntryContent,
@@ -84,7 +85,9 @@ const contents = (today: string): Readonly<Record<string, Schema>> => ({
     kind: kind('shown'),
     pattern: oneOf(patterns).required('is needed'),
     rung: wholeIn(1, 9).required('is needed'),
+    heldS: wholeIn(1, 600, 's'),
   }),
+  noticed: exactly({ kind: kind('noticed'), what: oneOf(noticedThings).required('is needed') }),
   withdrawn: exactly({
     kind: kind('withdrawn'),
     entryId: string().max(64).required('is needed'),

@@ -44,6 +44,10 @@ export const placeForm = exactly({
       }),
       12,
     ).required(),
+    steps: listOf(
+      exactly({ heightCm: wholeIn(1, 60, 'cm').required('Write how high it is.'), typed: typed(), count: count() }),
+      12,
+    ).required(),
     floors: listOf(
       exactly({
         where: words(2, 'Write which floor.').max(40).required('Write which floor.'),

@@ -2,12 +2,15 @@ import { mixed, string, ValidationError, type AnyObject, type InferType, type Te
 import {
   askFirstKinds,
   coachingStyles,
+  ladderKey,
   limiterKinds,
   outcomes,
   patterns,
+  type Pattern,
   readinessOutcomes,
   supports,
   walkingAids,
+  wishes,
 } from '../core/shapes/facts';
 import type { Protocol } from '../core/shapes/protocol';
 import { asText, day, exactly, listOf, numberIn, oneOf, wholeIn, words, yesNo } from './building';
@@ -173,7 +176,7 @@ export const limiterFields = () =>
     /** Rungs a release names, such as `S8`. */
     names: listOf(
       string()
-        .matches(/^[SLHB][1-9]$/, 'must be a rung, such as S8')
+        .matches(/^[SLHBWAUFQKM][1-9]$/, 'must be a rung, such as S8')
         .required('is needed'),
       40,
     ),
@@ -205,10 +208,10 @@ const onLadder = () => ({
 });
 
 /** At most one entry a ladder; each further one is told of under its own path. */
-function oneALadder<S extends ReturnType<typeof listOf<{ pattern: string }>>>(list: S) {
+function oneALadder<S extends ReturnType<typeof listOf<{ pattern: Pattern; rung: number }>>>(list: S) {
   return list.test('one-a-ladder', function (value) {
     const faults = (value ?? []).flatMap((entry, i, all) =>
-      all.slice(0, i).some((e) => e.pattern === entry.pattern)
+      all.slice(0, i).some((e) => ladderKey(e) === ladderKey(entry))
         ? [
             this.createError({
               path: `${this.path}[${i}].pattern`,
@@ -243,17 +246,14 @@ export const levelsRequest = (protocols: readonly Protocol[]) =>
     heelDownAtTarget: yesNo(),
     heelUpTwice: yesNo(),
     backThighTight: yesNo(),
-    wishes: listOf(oneOf(['stairs', 'wide-stance']).required('is needed'), 2),
+    wishes: listOf(oneOf(wishes).required('is needed'), wishes.length),
     sessionsLogged: wholeIn(0, 10_000),
     missedWeeks: wholeIn(0, 520, 'weeks'),
     shownSeatCm: wholeIn(...bodyLimits.seatCm, 'cm').nullable(),
     liftHeightCm: wholeIn(0, 80, 'cm').nullable(),
     shown: listOf(exactly({ ...onLadder(), on: day() }), 100),
-    /** Of holds that are built later: how long. */
     held: listOf(exactly({ ...onLadder(), seconds: numberIn(0, 600, 's').required('is needed'), on: day() }), 100),
-    lastConfirmed: oneALadder(
-      listOf(exactly({ ...onLadder(), support: oneOf(supports).required('is needed') }), patterns.length),
-    ),
+    lastConfirmed: oneALadder(listOf(exactly({ ...onLadder(), support: oneOf(supports).required('is needed') }), 20)),
     setByHand: oneALadder(
       listOf(
         exactly({
@@ -261,7 +261,7 @@ export const levelsRequest = (protocols: readonly Protocol[]) =>
           support: oneOf(supports),
           reason: words(3, 'is needed: why, in a few words').max(200).required('is needed: why, in a few words'),
         }),
-        patterns.length,
+        20,
       ),
     ),
     kit: kitFields().optional().default(undefined),

@@ -1,7 +1,7 @@
 import type { EntryContent } from '../core/shapes/intake';
 import type { DayRules } from '../core/shapes/rules';
 import { states, stateOfReadiness } from './states';
-import { consentWords, dayWords, incidentWords, placeWords } from './words';
+import { consentWords, dayWords, incidentWords, noticedWords, placeWords } from './words';
 
 /** What was noted, in a line. */
 export function entryLine(content: EntryContent, { readiness }: DayRules): string {
@@ -31,7 +31,9 @@ export function entryLine(content: EntryContent, { readiness }: DayRules): strin
     case 'incident':
       return `incident at ${content.at.slice(11, 16)}: ${content.what.map((w) => incidentWords[w]).join(', ')}${content.note === '' ? '' : `; ${content.note}`}`;
     case 'shown':
-      return `seen clean in two classes: ${content.pattern}${content.rung} and the rungs under it`;
+      return `seen clean in two classes: ${content.pattern}${content.rung} and the rungs under it${content.heldS === undefined ? '' : `, held ${content.heldS} s`}`;
+    case 'noticed':
+      return noticedWords[content.what];
     case 'withdrawn':
       return `taken back: ${content.reason}`;
   }

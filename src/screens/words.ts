@@ -3,7 +3,7 @@ import { format, parseISO } from 'date-fns';
 import { amount } from '../core/math/amount';
 import type { StopReason } from '../core/shapes/attempt';
 import type { Limiter, LimiterKind, WalkingAid } from '../core/shapes/facts';
-import type { ConsentTo, IncidentKind, IntakeSection, Joint } from '../core/shapes/intake';
+import type { ConsentTo, IncidentKind, Noticed, IntakeSection, Joint } from '../core/shapes/intake';
 import type { UnitSystem } from '../core/shapes/person';
 import type { NormTable } from '../core/shapes/norms';
 import { scoredValue } from '../core/score/scoreResult';
@@ -145,6 +145,14 @@ export const incidentWords: Readonly<Record<IncidentKind, string>> = {
   pain: 'pain',
   unwell: 'unwell',
   other: 'something else',
+};
+
+/** What is wished for, or was seen, and offers a movement beside the four. */
+export const noticedWords: Readonly<Record<Noticed, string>> = {
+  stairs: 'wishes for stairs',
+  'wide-stance': 'wishes for the wide stance',
+  'heel-up-twice': 'a heel came up in two classes',
+  'back-thigh-tight': 'the front of the back thigh is tight',
 };
 
 /** Why a test was stopped. */

@@ -156,6 +156,30 @@ test('a ladder with no open rung is answered as closed, with what keeps each of 
   const answer = askLevels({ ...sent, results: [] }, today);
   if (answer.kind !== 'answered') throw new Error('it was refused');
   const { levels, closed } = answer.body as { levels: Sent[]; closed: Pick<Sent, 'pattern' | 'blockers'>[] };
-  expect([levels.map((l) => l.pattern), closed.map((c) => c.pattern)]).toEqual([['S', 'H', 'B'], ['L']]);
+  expect([levels.map((l) => l.pattern), closed.map((c) => c.pattern)]).toEqual([
+    ['S', 'H', 'B'],
+    ['L', 'U', 'F', 'K', 'M'],
+  ]);
   expect([...new Set(closed[0]?.blockers.map((b) => b.rung))]).toEqual([1, 2, 3, 4, 5, 6, 7, 8]);
+});
+
+test('beside the four every open ladder is answered as a level, with what offers it; of the set two items are told apart', () => {
+  const asked = (more: object) => {
+    const answer = askLevels({ ...sent, ...more }, today);
+    return answer.kind === 'answered' ? (answer.body as { accessories: Beside[] }).accessories : answer.errors;
+  };
+  interface Beside {
+    readonly code: string;
+    readonly offered: number | null;
+    readonly offeredFor: string | null;
+  }
+  const limiters = [{ kind: 'knee-pain', pain: 3 }];
+  const [first] = (asked({ limiters, wishes: ['wide-stance'] }) as Beside[]).filter((l) => l.offered === 1);
+  expect(first).toMatchObject({ code: 'Q1/0@5x2', offered: 1, offeredFor: 'a sore knee', form: null });
+  const held = [{ pattern: 'W', rung: 4, seconds: 30 }];
+  const stepsCm = [10];
+  const set = (...rungs: number[]) => rungs.map((rung) => ({ pattern: 'M', rung, reason: 'trained elsewhere' }));
+  expect(asked({ held, kit: { ...kit, stepsCm }, setByHand: set(1, 3) })).not.toHaveLength(0);
+  expect(asked({ setByHand: set(3, 3) })).toMatchObject([{ path: '/setByHand/1/pattern' }]);
+  expect(asked({ setByHand: set(9) })).toMatchObject([{ path: '/setByHand/0/rung' }]);
 });

@@ -4,7 +4,8 @@ import { levelRules } from '../catalogue/rules';
 import { compositeRules } from '../catalogue/rules/composites';
 import { reckonedPain } from '../core/intake/pains';
 import { ageOn } from '../core/math/age';
-import { assignLevels, levelAt } from '../core/level/assign';
+import { assignAccessories } from '../core/level/accessories';
+import { assignLevels, levelAt, withAccessories } from '../core/level/assign';
 import { printDose } from '../core/level/code';
 import { roundTo } from '../core/math/round';
 import type { MeasurementError } from '../core/score/error';
@@ -29,6 +30,7 @@ export type Answered =
   | { readonly kind: 'rejected'; readonly errors: readonly FieldError[] };
 
 const scoreSchema = scoreRequest(protocols);
+const allRules = withAccessories(levelRules);
 const levelsSchema = levelsRequest(protocols);
 
 /**
@@ -87,11 +89,12 @@ export function askLevels(input: unknown, today: IsoDate): Answered {
   if (past.length > 0) return { kind: 'rejected', errors: past };
   const answer = assignLevels(levelRules, facts);
   const { rulesVersion, levels, cautions, refused } = answer;
+  const beside = assignAccessories(levelRules, facts, levels);
   const body = {
     rulesVersion,
     levels: levels.map((l) => ({ ...l, dose: printDose(l.dose) })),
-    accessories: [],
-    closed: answer.closed,
+    accessories: beside.open.map((l) => ({ ...l, dose: printDose(l.dose) })),
+    closed: [...answer.closed, ...beside.closed],
     cautions,
     refused,
   };
@@ -237,12 +240,12 @@ function printComposites({ battery, power }: Composites): object {
 /** Nobody’s word goes past a limiter, the floor transfer, balance or what the hall has. */
 function handFaults(facts: Facts): FieldError[] {
   return facts.setByHand.flatMap(({ pattern, rung, reason }, i): FieldError[] => {
-    const ladder = levelRules.ladders.find((l) => l.pattern === pattern);
+    const ladder = allRules.ladders.find((l) => l.pattern === pattern);
     if (!ladder) return [];
     const path = `/setByHand/${i}/rung`;
     if (!ladder.rungs.some((r) => r.rung === rung))
       return [{ path, message: `is no rung of ${pattern}: the highest is ${ladder.rungs.length}` }];
-    const at = levelAt(levelRules, facts, pattern, rung, reason);
+    const at = levelAt(allRules, facts, pattern, rung, reason);
     if (isOpen(at)) return [];
     const closed = at.blockers.map((b) => b.text).join('; ') || 'nothing may be done today';
     return [{ path, message: `cannot be set by hand: ${closed}` }];
@@ -261,6 +264,7 @@ function toFacts(sent: LevelsRequest, testedOn: IsoDate, results: readonly TestR
       ...{ sitsUnsupported: sent.sitsUnsupported, followsTask: sent.followsTask, armsFree: sent.armsFree },
       ...{ lightWhileAsking: sent.lightWhileAsking, heelDownAtTarget: sent.heelDownAtTarget },
       ...{ sessionsLogged: sent.sessionsLogged, missedWeeks: sent.missedWeeks, shown: sent.shown },
+      ...{ held: sent.held, wishes: sent.wishes, heelUpTwice: sent.heelUpTwice, backThighTight: sent.backThighTight },
       ...{ shownSeatCm: sent.shownSeatCm, liftHeightCm: sent.liftHeightCm, lastConfirmed: sent.lastConfirmed },
       ...{ setByHand: sent.setByHand, style: sent.style, impactCleared: sent.impactCleared },
     }),
@@ -320,6 +324,7 @@ function toKit(kit: LevelsRequest['kit']): Kit {
     rail: kit?.rail ?? false,
     wedge: kit?.wedge ?? false,
     mat: kit?.mat ?? false,
+    stepsCm: (kit?.stepsCm ?? []).filter((s) => s !== undefined),
     boxesCm: kit?.boxes
       ? kit.boxes.flatMap((b) => Array.from({ length: b.count ?? 1 }, () => b.heightCm ?? null))
       : kit?.box

@@ -5,7 +5,7 @@ import { describe, expect, test } from 'vitest';
 import type { Loads } from '../../core/shapes/ladder';
 import { formCheckCodes } from '../../core/shapes/move';
 import { formChecks } from '../form-checks/formChecks';
-import { ladders } from '.';
+import { accessories, ladders } from '.';
 import { moveOf, moves } from './moves';
 
 /** The table of movements as it was handed over: common practice, no published source. */
@@ -15,7 +15,7 @@ const table = Papa.parse<Record<string, string>>(readFileSync(join(__dirname, '.
 }).data;
 const plain = (s: string) => s.replace(/’/g, "'").trim();
 
-describe.each(ladders.map((l) => [l.title, l] as const))('%s', (_title, { pattern, rungs }) => {
+describe.each([...ladders, ...accessories].map((l) => [l.title, l] as const))('%s', (_title, { pattern, rungs }) => {
   test.each(rungs.map((r) => [`${r.rung} ${r.name}`, r] as const))(
     '%s is taught as the table has it',
     (_name, rung) => {
@@ -29,7 +29,7 @@ describe.each(ladders.map((l) => [l.title, l] as const))('%s', (_title, { patter
         expect(plain(move?.[part] ?? '')).toBe(row?.[part]?.trim());
       expect(move?.checks.join(' ')).toBe(row?.['checks']);
       expect(move?.lookFrom.join(' then ')).toBe(row?.['look_from']);
-      expect(move?.trains.join(', ')).toBe(row?.['trains']);
+      expect(move?.trains.join(', ')).toBe(row?.['trains']?.trim());
       expect(plain(move?.note ?? '')).toBe(row?.['note']?.trim());
     },
   );

@@ -52,6 +52,33 @@ export const shown = (pattern: Pattern, rung: number): Need => ({
   ...practice,
 });
 
+/** A firm step to stand on, over the one height and up to the other. */
+export const step = (overCm: number, toCm: number): Need => ({
+  kind: 'place',
+  step: { overCm, toCm },
+  why: overCm === 0 ? `a firm step of up to ${toCm} cm` : `a firm step over ${overCm} and up to ${toCm} cm`,
+  ...practice,
+});
+
+/** Held so long in classes. */
+export const held = (pattern: Pattern, rung: number, seconds: number): Need => ({
+  kind: 'person',
+  held: { pattern, rung, seconds },
+  why: `${pattern}${rung} held ${seconds} s in class`,
+  ...practice,
+});
+
+/** Gets down to the floor and up again. */
+export const getsUp: Need = {
+  kind: 'person',
+  fact: 'floorTransfer',
+  atLeast: 1,
+  why: 'gets up from the floor',
+  ...practice,
+};
+
+export const mat = here('kit.mat', 'a mat');
+
 /** Balance lets the hands be at least this free. */
 export const hands = (support: Support, why: string): Need => ({ kind: 'person', support, why, ...practice });
 

@@ -1,6 +1,7 @@
-import type { Pattern } from '../../core/shapes/facts';
-import type { LoadedJoint, LimiterRow } from '../../core/shapes/ladder';
-import { ladders } from '../ladders';
+import { setPatterns, type Pattern } from '../../core/shapes/facts';
+import { forbiddenIn, loadsSpared } from '../../core/shapes/forbids';
+import type { LoadedJoint, LimiterRow, Rung } from '../../core/shapes/ladder';
+import { accessories, ladders } from '../ladders';
 
 type Closed = LimiterRow['closes'];
 
@@ -12,41 +13,65 @@ export const openAllTheSame: readonly { readonly joint: LoadedJoint; readonly ru
 ];
 
 /** What a pain closes: rungs that load the joint much, and a strong pain those that load it some too. */
-export function byLoad(joint: LoadedJoint, strong: boolean): Closed {
-  return spansOf(({ pattern, rung, loads }) => {
-    if (loads[joint] === 'much') return true;
-    const open = openAllTheSame.some((o) => o.joint === joint && o.rung === `${pattern}${rung}`);
-    return strong && loads[joint] === 'some' && !open;
+export function byLoad(joint: LoadedJoint, strong: boolean): Pick<LimiterRow, 'closes' | 'closesLoads'> {
+  const closesLoads = { joint, least: strong ? 'some' : 'much' } as const;
+  const closes = spansOf(ladders, (rung, pattern) => {
+    const open = openAllTheSame.some((o) => o.joint === joint && o.rung === `${pattern}${rung.rung}`);
+    return loadsSpared({ closesLoads }, rung) && !(rung.loads[joint] === 'some' && open);
   });
+  return { closesLoads, closes };
 }
 
-type Seen = {
-  readonly pattern: Pattern;
-  readonly rung: number;
-  readonly loads: (typeof ladders)[number]['rungs'][number]['loads'];
-};
-
 /** Runs of neighbouring rungs for which something is so. */
-function spansOf(isSo: (rung: Seen) => boolean): Closed {
+function spansOf(on: typeof ladders, isSo: (rung: Rung, pattern: Pattern) => boolean): Closed {
   return Object.fromEntries(
-    ladders.flatMap(({ pattern, rungs }) => {
+    on.flatMap(({ pattern, rungs }) => {
       const spans: [number, number][] = [];
-      for (const { rung, loads } of rungs) {
-        if (!isSo({ pattern, rung, loads })) continue;
+      for (const rung of rungs) {
+        if (!isSo(rung, pattern)) continue;
         const last = spans.at(-1);
-        if (last && last[1] === rung - 1) last[1] = rung;
-        else spans.push([rung, rung]);
+        if (last && last[1] === rung.rung - 1) last[1] = rung.rung;
+        else spans.push([rung.rung, rung.rung]);
       }
       return spans.length === 0 ? [] : [[pattern, spans] as const];
     }),
   );
 }
 
-/** Spans of several rows together. */
-export const and = (a: Closed, b: Closed): Closed =>
-  Object.fromEntries(
-    [...new Set([...Object.keys(a), ...Object.keys(b)] as Pattern[])].map((p) => [
-      p,
-      [...(a[p] ?? []), ...(b[p] ?? [])],
-    ]),
+const whole = [[1, 9]] as const;
+
+/** What closes one thing closes another that asks the same of a body. */
+const follows: readonly (({ readonly rung: string } | { readonly test: string }) & { readonly closes: Closed })[] = [
+  { rung: 'S6', closes: { W: [[3, 6]] } },
+  { rung: 'L4', closes: { U: [[3, 4]] } },
+  { rung: 'S9', closes: { U: [[4, 4]] } },
+  { test: 'floor-transfer', closes: { F: whole, M: [[2, 2]] } },
+];
+
+const isIn = (closed: Closed, pattern: Pattern, rung: number): boolean =>
+  closed[pattern]?.some(([from, to]) => from <= rung && rung <= to) === true;
+
+/**
+ * A row with what it closes beside the four ladders: what its sentence forbids, what loads the joint it spares, what follows
+ * from what it closes of the four and of the tests, and what is named. Of a ladder what is closed closes all above it; of a
+ * set only itself.
+ */
+export function withAccessories(row: LimiterRow): LimiterRow {
+  const following = follows.filter((f) =>
+    'test' in f ? row.closesTests.includes(f.test) : isIn(row.closes, f.rung[0] as Pattern, Number(f.rung[1])),
   );
+  const closes = Object.fromEntries(
+    accessories.flatMap(({ pattern, rungs }) => {
+      const closed = spansOf([{ pattern, title: '', rungs }], (rung) => {
+        const named = [row.closes, ...following.map((f) => f.closes)];
+        return (
+          named.some((c) => isIn(c, pattern, rung.rung)) || forbiddenIn(row, rung).length > 0 || loadsSpared(row, rung)
+        );
+      })[pattern];
+      if (!closed) return [];
+      const first = Math.min(...closed.map(([from]) => from));
+      return [[pattern, setPatterns.has(pattern) ? closed : [[first, rungs.length]]] as const];
+    }),
+  );
+  return { ...row, closes: { ...row.closes, ...closes } };
+}

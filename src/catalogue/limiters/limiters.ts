@@ -1,10 +1,14 @@
 import type { LimiterRow } from '../../core/shapes/ladder';
-import { and, byLoad } from './byLoad';
+import { byLoad, withAccessories } from './byLoad';
 
 const months = (n: number): number => Math.round((n * 365.25) / 12);
-/** Further ladders, for when they are built. */
 const whole = [[1, 9]] as const;
 const punches = [[6, 6]] as const;
+
+const withNamed = (row: Pick<LimiterRow, 'closes' | 'closesLoads'>, named: LimiterRow['closes']): typeof row => ({
+  ...row,
+  closes: { ...row.closes, ...named },
+});
 
 /** Both joints heal alike; what is their own stands in rows of their own. */
 const replaced = (['knee', 'hip'] as const).flatMap((joint): LimiterRow[] => [
@@ -62,17 +66,14 @@ const spine = (['spine-fracture', 'height-lost'] as const).flatMap((kind): Limit
   ];
 });
 
-/**
- * What each limiter closes and changes. Rows of one kind add up, so a stronger pain never opens what a weaker one
- * closed; what a pain closes follows from what a rung loads. House rules: common practice, no published source.
- */
-export const limiterRows: readonly LimiterRow[] = [
+/** Beside the rungs named what they forbid closes too, see `withAccessories`. */
+const rows: readonly LimiterRow[] = [
   {
     kind: 'knee-pain',
     title: 'knee pain from 3',
     painAtLeast: 3,
     closesTests: ['thigh-hold'],
-    closes: and(byLoad('knee', false), { U: [[3, 4]] }),
+    ...byLoad('knee', false),
     forbids: ['weight', 'deep-hold', 'pad-under-knee', 'impact'],
     changes: [
       { change: 'seat-up', pattern: 'S', rungs: [1, 7], cm: 5 },
@@ -82,10 +83,19 @@ export const limiterRows: readonly LimiterRow[] = [
   },
   {
     kind: 'knee-pain',
+    title: 'knee pain from 4',
+    painAtLeast: 4,
+    closesTests: [],
+    closes: { M: [[2, 2]] },
+    changes: [],
+    says: 'Knee pain 4 and over: no thigh stretch lying on the side.',
+  },
+  {
+    kind: 'knee-pain',
     title: 'knee pain from 5',
     painAtLeast: 5,
     closesTests: ['thigh-hold', 'floor-transfer'],
-    closes: and(byLoad('knee', true), { U: whole }),
+    ...byLoad('knee', true),
     forbids: ['one-leg'],
     changes: [
       { change: 'seat-up', pattern: 'S', rungs: [2, 2], cm: 10 },
@@ -99,7 +109,7 @@ export const limiterRows: readonly LimiterRow[] = [
     title: 'hip pain from 4',
     painAtLeast: 4,
     closesTests: ['fan-reach'],
-    closes: and(byLoad('hip', false), { W: whole }),
+    ...withNamed(byLoad('hip', false), { W: whole, M: [[2, 2]] }),
     forbids: ['weight', 'deep-hold', 'one-leg', 'impact'],
     changes: [{ change: 'seat-up', pattern: 'S', rungs: [1, 9], cm: 5 }],
     says: 'Hip pain 4 and over: seat 5 cm up; not astride.',
@@ -118,7 +128,7 @@ export const limiterRows: readonly LimiterRow[] = [
     title: 'back pain from 4',
     painAtLeast: 4,
     closesTests: ['sit-reach'],
-    closes: and(byLoad('back', false), { K: whole, W: punches }),
+    ...byLoad('back', false),
     forbids: ['weight', 'one-leg', 'impact'],
     changes: [],
     says: 'Back pain 4 and over: nothing is carried.',
@@ -128,7 +138,7 @@ export const limiterRows: readonly LimiterRow[] = [
     title: 'back pain from 6',
     painAtLeast: 6,
     closesTests: ['sit-reach', 'floor-transfer'],
-    closes: byLoad('back', true),
+    ...byLoad('back', true),
     forbids: ['floor'],
     changes: [],
     says: 'Back pain 6 and over: seated and guided only, nothing lying.',
@@ -148,7 +158,7 @@ export const limiterRows: readonly LimiterRow[] = [
     title: 'ankle pain from 4',
     painAtLeast: 4,
     closesTests: ['knee-to-wall', 'one-leg'],
-    closes: and(byLoad('ankle', false), { A: [[4, 4]], U: whole }),
+    ...byLoad('ankle', false),
     forbids: ['one-leg', 'impact'],
     changes: [],
     says: 'Ankle pain 4 and over: no hop, not on one leg.',
@@ -159,6 +169,7 @@ export const limiterRows: readonly LimiterRow[] = [
     painAtLeast: 4,
     closesTests: ['arm-curl', 'back-scratch'],
     closes: { K: [[3, 5]], W: punches },
+    closesLoads: { joint: 'shoulder', least: 'much' },
     changes: [],
     says: 'Shoulder pain 4 and over: hands push at hip height, no straps.',
   },
@@ -370,3 +381,9 @@ export const limiterRows: readonly LimiterRow[] = [
     says: 'Something else was noted: its own words stand in the intake.',
   },
 ];
+
+/**
+ * What each limiter closes and changes. Rows of one kind add up, so a stronger pain never opens what a weaker one
+ * closed; what a pain closes follows from what a rung loads. House rules: common practice, no published source.
+ */
+export const limiterRows: readonly LimiterRow[] = rows.map(withAccessories);

@@ -10,8 +10,8 @@ export const houseRules: HouseRules = {
   firstClasses: 2,
   firstClassesTop: { S: 6, L: 4, H: 4, B: 3 },
   firstClassesLeast: { S: 2, B: 2 },
-  askFirstTop: { symptoms: {}, operation: { B: 1 }, disease: { S: 1, B: 1 } },
-  lightTop: { S: 3, H: 1, B: 2 },
+  askFirstTop: { symptoms: {}, operation: { B: 1, A: 1 }, disease: { S: 1, B: 1, A: 1 } },
+  lightTop: { S: 3, H: 1, B: 2, A: 1 },
   lightWhileAsking: false,
   askFirstHoldS: 10,
   missedWeeks: 3,
@@ -29,6 +29,7 @@ export const houseRules: HouseRules = {
     ...{ wedgeCm: 2, railPullPct: 10, overTestedCm: 5, raisedOverTestedCm: 10 },
   },
   seatCap: { share: 1.2, kneeShareOfHeight: 0.285 },
+  offersMost: 3,
   holds: { leastS: 5, mostS: 15, share: 0.5, times: 3 },
   source: sources.practice,
 };

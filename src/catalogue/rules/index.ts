@@ -1,13 +1,16 @@
 import type { LevelRules } from '../../core/shapes/ladder';
-import { ladders } from '../ladders';
+import { accessories, ladders } from '../ladders';
+import { offers } from '../ladders/offers';
 import { limiterRows } from '../limiters/limiters';
 import { balanceRows, houseRules } from './house';
 import { measuredFacts } from './margins';
 
 /** The whole rule set from results to levels, as the engine takes it. The version rises with any change of it. */
 export const levelRules: LevelRules = {
-  version: '2026-11-5',
+  version: '2026-11-6',
   ladders,
+  accessories,
+  offers,
   measured: measuredFacts,
   limiters: limiterRows,
   balance: balanceRows,

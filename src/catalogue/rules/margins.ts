@@ -125,6 +125,17 @@ export const measuredFacts: readonly MeasuredFact[] = [
     margin: { kind: 'as-seen' },
   },
   {
+    id: 'heelRises',
+    test: 'heel-rise',
+    reads: 'value',
+    title: 'heel raises, both heels',
+    short: 'heel raises',
+    unit: 'raises',
+    bothSides: false,
+    step: 1,
+    margin: { kind: 'as-seen' },
+  },
+  {
     id: 'oneLegBridges',
     test: 'bridge-one-leg',
     reads: 'value',

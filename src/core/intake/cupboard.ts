@@ -16,6 +16,7 @@ export const emptyCupboard: Cupboard = {
   weightsKg: [],
   raisedSurface: false,
   boxes: [],
+  steps: [],
   floors: [],
   walkwayM: null,
   wallM: null,
@@ -32,6 +33,7 @@ export function toKit(cupboard: Cupboard): Kit {
     rail: cupboard.bars > 0 || cupboard.straps > 0,
     wedge: cupboard.wedges > 0,
     mat: cupboard.mats > 0,
+    stepsCm: cupboard.steps.flatMap(({ heightCm, count }) => (count > 0 ? [heightCm] : [])),
     boxesCm: cupboard.boxes.flatMap(({ heightCm, count }) => Array.from({ length: count }, () => heightCm)),
   };
 }

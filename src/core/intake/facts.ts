@@ -1,5 +1,5 @@
 import { ageOn } from '../math/age';
-import { askFirstKinds, plainFacts } from '../shapes/facts';
+import { askFirstKinds, plainFacts, wishes } from '../shapes/facts';
 import type { AskFirstKind, Body, Facts, IsoDate, RungConfirmed, SetByHand, TestResult } from '../shapes/facts';
 import type { Intake } from '../shapes/intake';
 import type { Person, Place } from '../shapes/person';
@@ -37,6 +37,8 @@ export function factsOf(
   classesSince = 0,
 ): Facts {
   const { intake, limiters, falls, readiness } = known;
+  const shown = ofKind(known.entries, 'shown');
+  const noticed = new Set(ofKind(known.entries, 'noticed').map((e) => e.content.what));
   return {
     ...plainFacts,
     person: bodyOn(person, intake, day),
@@ -57,7 +59,13 @@ export function factsOf(
     followsTask: intake.followsTask,
     armsFree: intake.armsFree,
     sessionsLogged: intake.classesSoFar + classesSince,
-    shown: ofKind(known.entries, 'shown').map(({ on, content: { pattern, rung } }) => ({ pattern, rung, on })),
+    shown: shown.map(({ on, content: { pattern, rung } }) => ({ pattern, rung, on })),
+    held: shown.flatMap(({ on, content: { pattern, rung, heldS } }) =>
+      heldS === undefined ? [] : [{ pattern, rung, on, seconds: heldS }],
+    ),
+    wishes: wishes.filter((wish) => noticed.has(wish)),
+    heelUpTwice: noticed.has('heel-up-twice'),
+    backThighTight: noticed.has('back-thigh-tight'),
     ...said,
     kit: toKit(place.cupboard),
   };

@@ -56,8 +56,8 @@ export interface Level {
   readonly wishCm?: number | null;
   /** Under both feet, where the kit only makes a higher seat than the legs are long for. */
   readonly firmStepCm?: number;
-  /** How a foot goes back where it may slide or not. */
-  readonly form?: 'slide' | 'mark' | null;
+  /** How a foot goes back where it may slide or not; whether what is done sitting or standing is done sitting. */
+  readonly form?: 'slide' | 'mark' | 'seated' | 'standing' | null;
   /** How a limiter has it done, in words. */
   readonly doneSo?: readonly string[];
   /** Which side is sore, where that leg goes, where the spotter stands; of what is done a side at a time. */

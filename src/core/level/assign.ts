@@ -1,6 +1,14 @@
 import { daysBetween } from '../math/days';
 import { upsetSince } from './cautious';
-import { supports, type AskFirstKind, type Facts, type Pattern, type RungShown, type Support } from '../shapes/facts';
+import {
+  setPatterns,
+  supports,
+  type AskFirstKind,
+  type Facts,
+  type Pattern,
+  type RungShown,
+  type Support,
+} from '../shapes/facts';
 import type { Ladder, LevelRules, Need, Rung } from '../shapes/ladder';
 import type { Blocker, Caution, ClosedLadder, Dial, Level, LevelsAnswer, Reason } from './answer';
 import { hardest, limiterBlock, type Block } from './blocks';
@@ -39,6 +47,8 @@ interface Case {
 interface Judged {
   readonly rung: Rung;
   readonly support: SupportAnswer;
+  /** Done sitting. */
+  readonly seated: boolean;
   /** Verdicts on the person's needs of this rung and of every rung under it. */
   readonly person: readonly NeedAnswer[];
   /** Verdicts on what the hall has for this rung. */
@@ -68,15 +78,46 @@ export function assignLevels(rules: LevelRules, given: Facts): LevelsAnswer {
       refused: { because: 'not-today', text },
     };
   }
-  const answers = rules.ladders.map((ladder) => levelOn(ladder, one));
+  const answers = rules.ladders.flatMap(itemsOf).map((ladder) => levelOn(ladder, ofItem(ladder, one)));
   const levels = answers.filter((a) => 'code' in a);
-  const closed = answers.filter((a) => !('code' in a));
+  const closed = mergedSets(answers.filter((a) => !('code' in a)));
   return { rulesVersion: rules.version, levels, closed, cautions: cautionsOf(one), refused: null };
+}
+
+/** Of a set what is closed is one answer: each item is told of by its number. */
+function mergedSets(closed: readonly ClosedLadder[]): ClosedLadder[] {
+  const byPattern = new Map<Pattern, ClosedLadder>();
+  for (const { pattern, blockers } of closed)
+    byPattern.set(pattern, { pattern, blockers: [...(byPattern.get(pattern)?.blockers ?? []), ...blockers] });
+  return [...byPattern.values()];
+}
+
+/** The rules with the four ladders and all beside them, for whoever asks about one of them. */
+export const withAccessories = (rules: LevelRules): LevelRules => ({
+  ...rules,
+  ladders: [...rules.ladders, ...rules.accessories],
+});
+
+/** A ladder as it is judged: of a set each item by itself, as none stands above another. */
+export const itemsOf = (ladder: Ladder): Ladder[] =>
+  setPatterns.has(ladder.pattern) ? ladder.rungs.map((rung) => ({ ...ladder, rungs: [rung] })) : [ladder];
+
+/** Of a set only what was said of the item. */
+function ofItem({ pattern, rungs }: Ladder, one: Case): Case {
+  if (!setPatterns.has(pattern)) return one;
+  const own = (said: { readonly pattern: Pattern; readonly rung: number }): boolean =>
+    said.pattern !== pattern || rungs.some((r) => r.rung === said.rung);
+  const { lastConfirmed, setByHand } = one.facts;
+  return {
+    ...one,
+    facts: { ...one.facts, lastConfirmed: lastConfirmed.filter(own), setByHand: setByHand.filter(own) },
+  };
 }
 
 /** `null` where nothing may be done today. */
 function caseOf(rules: LevelRules, given: Facts): Case | null {
-  const facts = { ...given, shown: given.shown.filter((s) => stillShown(s, given, rules)) };
+  const still = (s: RungShown): boolean => stillShown(s, given, rules);
+  const facts = { ...given, shown: given.shown.filter(still), held: given.held.filter(still) };
   const inForce = limitersInForce(rules.limiters, facts.limiters, facts.testedOn);
   if (readinessOf(facts, inForce) === 'not-today') return null;
   return { rules, facts, readings: readAll(rules, facts, inForce), inForce, askFirst: askFirstKindOf(facts, inForce) };
@@ -97,7 +138,9 @@ export function levelAt(
   const others = facts.setByHand.filter((s) => s.pattern !== pattern);
   const setByHand = reason === null ? facts.setByHand : [...others, { pattern, rung, reason }];
   const one = caseOf(rules, { ...facts, setByHand });
-  const ladder = rules.ladders.find((l) => l.pattern === pattern);
+  const ladder = rules.ladders
+    .flatMap(itemsOf)
+    .find((l) => l.pattern === pattern && l.rungs.some((r) => r.rung === rung));
   if (!one || !ladder) return { pattern, blockers: [] };
   const judged = judgedOn(ladder, one);
   const at = judged.find((j) => j.rung.rung === rung);
@@ -156,7 +199,7 @@ function levelFrom(ladder: Ladder, given: Judged, judged: readonly Judged[], one
   if (hands.support === 'closed') throw new RangeError(`levelOn: ${rung.name} was given with its hands closed`);
   const load = loadFor(pattern, rung, hands.support, one, carried !== false);
   const missing = [target.missing, load.missing].filter((m) => m !== null).join('; ');
-  const form = rung.slides ? (mayGlide(one) ? 'slide' : 'mark') : null;
+  const form = formOf(given, one);
   const code = {
     pattern,
     rung: rung.rung,
@@ -168,9 +211,9 @@ function levelFrom(ladder: Ladder, given: Judged, judged: readonly Judged[], one
   return {
     pattern,
     rung: rung.rung,
-    name: form === 'mark' && rung.slides ? rung.slides.mark.name : rung.name,
+    name: (form === 'seated' ? rung.seatedUnless : form === 'mark' ? rung.slides?.mark : rung)?.name ?? rung.name,
     support: code.support,
-    supportWords: hands.words,
+    supportWords: (form === 'seated' ? rung.seatedUnless?.words : undefined) ?? hands.words,
     targetCm: target.targetCm,
     targetFrom: target.from,
     wishCm: target.wishCm,
@@ -186,6 +229,12 @@ function levelFrom(ladder: Ladder, given: Judged, judged: readonly Judged[], one
     reasons: [...reasonsOf([...given.person, ...given.place]), ...hands.reasons, ...target.reasons()],
     blockers: judged.filter((j) => j.rung.rung > rung.rung).flatMap((j) => blockersOf(pattern, j, one)),
   };
+}
+
+/** How a rung that has two forms is done. */
+function formOf({ rung, seated }: Judged, one: Case): Level['form'] {
+  if (rung.slides) return mayGlide(one) ? 'slide' : 'mark';
+  return rung.seatedUnless ? (seated ? 'seated' : 'standing') : null;
 }
 
 /** A foot slides only on a floor that lets it, and only where nothing forbids it. */
@@ -301,7 +350,7 @@ function oneDialBack(ladder: Ladder, given: Judged, carried: Exclude<Carried, fa
 /** The next seat of the kit at least so much higher, of the rungs that go by a seat and have a chair behind. */
 function nextSeat(rung: Rung, target: TargetAnswer, { rules, facts }: Case) {
   const { targetCm, missing } = target;
-  if (!rung.target || 'lifts' in rung.target || rung.rung > 5 || targetCm === null || missing !== null) return null;
+  if (!rung.chairBehind || targetCm === null || missing !== null) return null;
   const highest = highestSeat(facts, rules);
   return (
     seatHeights(facts.kit).find((s) => s.heightCm >= targetCm + rules.house.oldRaiseCm && s.heightCm <= highest) ?? null
@@ -369,6 +418,7 @@ function judge(pattern: Pattern, upTo: readonly Rung[], one: Case, checks: Check
   return {
     rung,
     support: supportFor(rung, rung.rung, hands),
+    seated: isSeated(rung, one, (need) => checks.need(need, rung)),
     person,
     place,
     target,
@@ -380,6 +430,14 @@ function judge(pattern: Pattern, upTo: readonly Rung[], one: Case, checks: Check
       ...(hovers ? target().blocks : []),
     ]),
   };
+}
+
+/** Standing only for what is tested, and for nobody who waits for an answer. */
+function isSeated({ seatedUnless }: Rung, { askFirst, facts }: Case, check: (need: PlainNeed) => NeedAnswer): boolean {
+  if (!seatedUnless) return false;
+  if (askFirst && !facts.lightWhileAsking) return true;
+  const answers = seatedUnless.needs.flatMap((n) => ('support' in n ? [] : [check(n)]));
+  return answers.some((a) => !a.holds || a.old !== false);
 }
 
 function once<T>(work: () => T): () => T {
@@ -407,7 +465,7 @@ function askFirstTop(pattern: Pattern, { rules: { house }, facts, askFirst }: Ca
  */
 function capped(pattern: Pattern, open: readonly Judged[], one: Case): Judged | undefined {
   const top = askFirstTop(pattern, one);
-  const onLine = atFirstLine(one) && !(one.askFirst && !one.facts.lightWhileAsking);
+  const onLine = hasFirstLine(pattern) && atFirstLine(one) && !(one.askFirst && !one.facts.lightWhileAsking);
   const lined = onLine ? firstLine(pattern, open, one)?.rung.rung : Infinity;
   const byHand = one.facts.setByHand.find((s) => s.pattern === pattern)?.rung ?? 0;
   return open.findLast(({ rung: { rung } }) => rung <= top && (rung <= (lined ?? 0) || rung === byHand));
@@ -423,6 +481,9 @@ function firstLine(pattern: Pattern, open: readonly Judged[], { rules: { house }
   const least = house.firstClassesLeast[pattern] ?? 1;
   return lower && lower.rung.rung < least ? (open.find((j) => j.rung.rung === least) ?? lower) : lower;
 }
+
+/** Of a set nothing stands under an item. */
+const hasFirstLine = (pattern: Pattern): boolean => !setPatterns.has(pattern);
 
 function inFirstClasses({ facts, rules }: Case): boolean {
   return facts.sessionsLogged < rules.house.firstClasses;
@@ -444,6 +505,7 @@ function blockersOf(pattern: Pattern, judged: Judged, one: Case): Blocker[] {
     blocks.push(...askFirstBlocks(one));
   const { missedWeeks } = one.facts;
   if (missedWeeks >= house.missedWeeks) blocks.push(missedBlock(missedWeeks, house.missedWeeks - 1));
+  if (!hasFirstLine(pattern)) return blocks.map((block) => ({ rung, ...block }));
   if (!one.facts.followsTask) blocks.push(yesBlock('followsTask', 'follows a shown task'));
   if (!one.facts.armsFree) blocks.push(yesBlock('armsFree', 'both arms free to hold on'));
   if (inFirstClasses(one)) {

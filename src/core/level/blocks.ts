@@ -49,7 +49,11 @@ export function hardest(blocks: readonly Block[]): Block[] {
     const known = byFact.get(block.fact);
     if (!known || harder(block, known)) byFact.set(block.fact, block);
   }
-  return [...byFact.values()];
+  // What was shown shows the rungs under it: only the highest is asked for.
+  const shown = [...byFact.keys()].filter((fact) => fact.startsWith('shown:'));
+  return [...byFact.values()].filter(
+    ({ fact }) => !shown.some((s) => s.slice(0, -1) === fact.slice(0, -1) && s > fact),
+  );
 }
 
 function harder(a: Block, b: Block): boolean {

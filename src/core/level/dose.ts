@@ -34,6 +34,7 @@ export function startingDose(
   const half = Math.floor(reps.share * counted);
   const first = facts.sessionsLogged < house.firstClasses;
   const start = ((): number => {
+    if (rung.startsWith) return rung.startsWith.reps;
     if (rising) return first ? reps.rising.first : clamp(half, reps.rising.first, reps.most);
     if (doseFrom) return count?.measured == null ? reps.uncounted : clamp(half, reps.least, reps.most);
     if (!rung.aSide) return reps.uncounted;
@@ -45,7 +46,7 @@ export function startingDose(
   return {
     kind: 'reps',
     reps: Math.min(caps.reps, start),
-    sets: rising ? reps.rising.rounds : roundsAfter(facts.sessionsLogged, house),
+    sets: rung.startsWith?.rounds ?? (rising ? reps.rising.rounds : roundsAfter(facts.sessionsLogged, house)),
   };
 }
 

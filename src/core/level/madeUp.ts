@@ -13,6 +13,7 @@ export const madeUpKit = {
   wedge: false,
   mat: true,
   boxesCm: [null],
+  stepsCm: [10, 18],
 };
 
 export const done = (test: string, value: number, more: Partial<TestResult> = {}): TestResult => ({

@@ -64,6 +64,8 @@ export function checkNeed(need: PlainNeed, carries: Carries, facts: Facts, readi
   }
   if ('seen' in need) return worded(checkSeen(need, facts), carries.byHand && need.seen === 'heelDownAtTarget', need);
   if ('shown' in need) return worded(checkShown(need, facts), carries.byHand, need);
+  if ('held' in need) return worded(checkHeld(need, facts), carries.byHand, need);
+  if ('step' in need) return checkStep(need, facts);
   if ('absent' in need) return worded(checkAbsent(need, facts), carries.byHand, need);
   if ('fallsUnder' in need) return worded(checkFalls(need, facts), carries.byHand, need);
   if ('notPast' in need) return worded(checkNotPast(need, readings), carries.byHand, need);
@@ -123,6 +125,26 @@ function checkShown(need: Extract<Need, { shown: unknown }>, facts: Facts): Need
   const yes = facts.shown.some((s) => s.pattern === pattern && s.rung >= rung);
   const answer = yesOrNo(`shown:${pattern}${rung}`, yes, need, `${need.why}: not yet`);
   return answer.holds ? answer : { holds: false, block: { ...answer.block, tag: `${pattern}${rung} seen twice` } };
+}
+
+/** A hold that opens the next rung; a rung above it that was shown says it too. */
+function checkHeld({ held, ...need }: Extract<Need, { held: unknown }>, facts: Facts): NeedAnswer {
+  const { pattern, rung, seconds } = held;
+  const mine = facts.held.filter((h) => h.pattern === pattern && h.rung === rung).map((h) => h.seconds);
+  const above = facts.shown.some((s) => s.pattern === pattern && s.rung > rung);
+  const have = mine.length === 0 ? null : Math.max(...mine);
+  const fact = `held:${pattern}${rung}`;
+  const answer = yesOrNo(fact, above || (have ?? 0) >= seconds, need, `${need.why}: not yet`);
+  const numbers = { have, measured: have, need: seconds, measuredNeeded: seconds };
+  return answer.holds ? answer : { holds: false, block: { ...answer.block, ...numbers } };
+}
+
+function checkStep({ step, ...need }: Extract<Need, { step: unknown }>, { kit }: Facts): NeedAnswer {
+  const { overCm, toCm } = step;
+  const here = kit.stepsCm.some((cm) => overCm < cm && cm <= toCm);
+  const answer = yesOrNo('kit.stepsCm', here, need, `${need.why}: not here`);
+  const numbers = { have: null, measured: null, need: toCm, measuredNeeded: toCm };
+  return answer.holds ? answer : { holds: false, block: { ...answer.block, ...numbers } };
 }
 
 function checkAbsent({ absent, ...need }: Extract<Need, { absent: unknown }>, facts: Facts): NeedAnswer {

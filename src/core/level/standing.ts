@@ -1,4 +1,4 @@
-import { supports, type IsoDate, type Pattern, type RungConfirmed, type SetByHand } from '../shapes/facts';
+import { ladderKey, supports, type IsoDate, type Pattern, type RungConfirmed, type SetByHand } from '../shapes/facts';
 import type { Ladder } from '../shapes/ladder';
 import type { ClosedLadder, Level, LevelsAnswer } from './answer';
 
@@ -107,7 +107,7 @@ export const trainedLevels = (standings: readonly Standing[]): Level[] =>
 
 /** The newest level that was decided on each ladder. */
 const newestOf = (decided: readonly Decided[]): Level[] => [
-  ...new Map(decided.map(({ level }) => [level.pattern, level])).values(),
+  ...new Map(decided.map(({ level }) => [ladderKey(level), level])).values(),
 ];
 
 /** What was said before, as the rules read it: the newest level of each ladder, and what was set above the rules. */
@@ -128,7 +128,7 @@ export function saidBefore(decided: readonly Decided[]): {
 export function isSteppedBack(decided: readonly Decided[]): boolean {
   const levels = decided.map((d) => d.level);
   return newestOf(decided).some((level) => {
-    const before = levels.filter((l) => l.pattern === level.pattern).at(-2);
+    const before = levels.filter((l) => ladderKey(l) === ladderKey(level)).at(-2);
     return before !== undefined && isOver(before, level);
   });
 }

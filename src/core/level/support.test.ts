@@ -37,6 +37,7 @@ const facts = (stage: number | null, legS: number | null, more: Partial<Facts> =
     wedge: false,
     mat: true,
     boxesCm: [null],
+    stepsCm: [],
   },
   ...more,
 });

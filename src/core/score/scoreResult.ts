@@ -103,9 +103,12 @@ function peersOf(person: Scored, open: OpenRank): { ageYears: number; sex: Sex }
   return sex && { ageYears: person.ageYears, sex };
 }
 
-/** With the norm table left open a line that differs by sex is read where it is passed sooner. */
-function cutoffsOf(
-  protocol: Protocol,
+/**
+ * The lines of a test and whether a value is past each; unable is past all. With the norm table left open a line that differs
+ * by sex is read where it is passed sooner.
+ */
+export function cutoffsOf(
+  protocol: Pick<Protocol, 'cutoffs'>,
   value: number | null,
   row: NormRow | null | undefined,
   sex: NormTable,

@@ -71,6 +71,11 @@ export type Support = (typeof supports)[number];
 
 export const patterns = ['S', 'L', 'H', 'B', 'W', 'A', 'U', 'F', 'Q', 'K', 'M'] as const;
 export type Pattern = (typeof patterns)[number];
+/** Sets: their items stand side by side, none above another. */
+export const setPatterns: ReadonlySet<Pattern> = new Set(['M']);
+/** What somebody has one level on at a time: a ladder; of a set the item. */
+export const ladderKey = ({ pattern, rung }: { readonly pattern: Pattern; readonly rung: number }): string =>
+  setPatterns.has(pattern) ? `${pattern}${rung}` : pattern;
 
 export const coachingStyles = ['hips-back', 'upright', 'square'] as const;
 export type CoachingStyle = (typeof coachingStyles)[number];
@@ -118,6 +123,8 @@ export interface Kit {
   readonly mat: boolean;
   /** Heights of the tops of firm boxes, one each; `null` where it was not measured. */
   readonly boxesCm: readonly (number | null)[];
+  /** Heights of firm steps to stand on. */
+  readonly stepsCm: readonly number[];
 }
 
 export interface Body {
@@ -135,6 +142,15 @@ export interface RungShown {
   /** The newer of the two sessions; the day of the answer where left out. */
   readonly on?: IsoDate;
 }
+
+/** A hold done in class: how long. */
+export interface RungHeld extends RungShown {
+  readonly seconds: number;
+}
+
+/** What somebody asks for by themselves. */
+export const wishes = ['stairs', 'wide-stance'] as const;
+export type Wish = (typeof wishes)[number];
 
 /** A harder rung than the results give, by the instructor’s word. */
 export interface SetByHand {
@@ -179,6 +195,12 @@ export interface Facts {
   /** Weeks without a class, up to the day of the answer. */
   readonly missedWeeks: number;
   readonly shown: readonly RungShown[];
+  readonly held: readonly RungHeld[];
+  readonly wishes: readonly Wish[];
+  /** Seen twice in class: a heel left the floor. */
+  readonly heelUpTwice: boolean;
+  /** Seen: the front of the thigh of the leg behind is tight. */
+  readonly backThighTight: boolean;
   /** The lowest seat done cleanly in classes; `null` where none is logged. */
   readonly shownSeatCm: number | null;
   /** What is lifted stood so high in the last class; `null` where none is logged. */
@@ -210,6 +232,10 @@ export const plainFacts = {
   sessionsLogged: 0,
   missedWeeks: 0,
   shown: [],
+  held: [],
+  wishes: [],
+  heelUpTwice: false,
+  backThighTight: false,
   shownSeatCm: null,
   liftHeightCm: null,
   lastConfirmed: [],

@@ -1,4 +1,4 @@
-import type { IsoDate, Pattern, Readiness, Side, WalkingAid, Limiter } from './facts';
+import { wishes, type IsoDate, type Limiter, type Pattern, type Readiness, type Side, type WalkingAid } from './facts';
 import type { PersonId } from './person';
 
 /** Parts of the intake that a walk-in leaves for later. */
@@ -98,6 +98,9 @@ export type IncidentKind = (typeof incidentKinds)[number];
 export const yesNoUnknown = ['yes', 'no', 'unknown'] as const;
 export type YesNoUnknown = (typeof yesNoUnknown)[number];
 
+export const noticedThings = [...wishes, 'heel-up-twice', 'back-thigh-tight'] as const;
+export type Noticed = (typeof noticedThings)[number];
+
 export type EntryContent =
   /** An answer to "how much does it hurt, 0 to 10?"; 0 is gone. */
   | {
@@ -152,7 +155,9 @@ export type EntryContent =
       readonly note: string;
     }
   /** A rung seen done cleanly in two classes, at most four weeks apart; this is the newer. */
-  | { readonly kind: 'shown'; readonly pattern: Pattern; readonly rung: number }
+  | { readonly kind: 'shown'; readonly pattern: Pattern; readonly rung: number; readonly heldS?: number }
+  /** Wished for, or seen by the instructor: it offers a movement beside the four. */
+  | { readonly kind: 'noticed'; readonly what: Noticed }
   /** Takes an earlier entry back; it stays readable. */
   | { readonly kind: 'withdrawn'; readonly entryId: string; readonly reason: string };
 

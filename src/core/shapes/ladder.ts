@@ -1,5 +1,5 @@
-import type { AskFirstKind, LimiterKind, Pattern, Support } from './facts';
-import type { Source } from './norms';
+import type { AskFirstKind, LimiterKind, Pattern, Support, Wish } from './facts';
+import type { Cutoff, Source } from './norms';
 
 /** A measured fact, by the name the rule table uses for it. */
 export type MeasuredFactId = string;
@@ -33,6 +33,10 @@ export type Need = { readonly kind: 'person' | 'place'; readonly why: string; re
   | { readonly walkerIndoors: Need; readonly otherwise: Need }
   /** Done cleanly in classes, by the log. */
   | { readonly shown: { readonly pattern: Pattern; readonly rung: number } }
+  /** Held so long in classes, by the log. */
+  | { readonly held: { readonly pattern: Pattern; readonly rung: number; readonly seconds: number } }
+  /** A firm step to stand on, over the one height and up to the other, cm. */
+  | { readonly step: { readonly overCm: number; readonly toCm: number } }
   | { readonly anyOf: readonly Need[] }
 );
 
@@ -79,6 +83,7 @@ export type Loads = Partial<Record<LoadedJoint, 'some' | 'much'>>;
 /** What a movement has in it that a limiter may forbid, besides its stance, its floor, its slide and its weight. */
 export const rungFlags = ['deep-hold', 'impact', 'pad-under-knee', 'head-low'] as const;
 export type RungFlag = (typeof rungFlags)[number];
+export type RungWord = RungFlag | 'weight' | 'one-leg' | 'floor';
 
 export interface Rung {
   readonly rung: number;
@@ -103,6 +108,13 @@ export interface Rung {
       readonly words: string;
     };
   };
+  /** Done sitting, where one of these does not hold, or while somebody is asked first. */
+  readonly seatedUnless?: {
+    readonly needs: readonly Need[];
+    readonly name: string;
+    readonly does: string;
+    readonly words: string;
+  };
   /** Only a rail holds whoever held fewer positions than this. */
   readonly railUnder?: { readonly fact: MeasuredFactId; readonly under: number };
   /** For whoever walks with a walker indoors: on a chair with arms, where one makes that height, and done so. */
@@ -112,7 +124,11 @@ export interface Rung {
   /** The movement is done with no freer hands than these, however good the balance. */
   readonly freest?: Support;
   readonly target?: TargetRule;
+  /** Its seat stands behind: after a long time without a test it is put higher. */
+  readonly chairBehind?: true;
   readonly dose: 'reps' | 'holds';
+  /** Starts with so many, however new; in one round only where it says so. */
+  readonly startsWith?: { readonly reps: number; readonly rounds?: 1 };
   /** Rises that are dosed in three short rounds, by what was counted on that way of rising. */
   readonly rising?: 'with-hands' | 'free';
   /** The test of this very movement: the dose is never more than half of it. */
@@ -137,6 +153,30 @@ export interface Ladder {
   readonly rungs: readonly Rung[];
 }
 
+/** Something known of a person that an accessory answers. */
+export type OfferReason =
+  | { readonly limiter: LimiterKind; readonly painAtLeast?: number }
+  | { readonly fallsAtLeast: number }
+  /** Tested within the year, and past one of its lines. */
+  | { readonly test: string; readonly past: readonly Cutoff[] }
+  | { readonly fact: MeasuredFactId; readonly under: number }
+  | { readonly fact: MeasuredFactId; readonly atLeast: number }
+  /** Not managed, or not tried. */
+  | { readonly notManaged: MeasuredFactId }
+  /** The level given on a ladder, in a class after the first ones where it says so. */
+  | { readonly given: Pattern; readonly rungs: Span; readonly afterFirstClasses?: true }
+  | { readonly wish: Wish }
+  | { readonly seen: 'heelUpTwice' | 'backThighTight' };
+
+/** One line of the table of what is offered beside the four ladders; the first that hold are. */
+export interface Offer {
+  readonly pattern: Pattern;
+  /** Of a set: the item. */
+  readonly rung?: number;
+  /** All of these, of each any. */
+  readonly when: readonly (readonly (OfferReason & { readonly because: string })[])[];
+}
+
 /** First and last rung that a limiter closes on a ladder. */
 export type Span = readonly [from: number, to: number];
 
@@ -155,7 +195,9 @@ export interface LimiterRow {
   /** Closes the ladders that were ticked with it. */
   readonly asTicked?: true;
   /** What its sentence forbids; a rung that has it in its own words is closed. */
-  readonly forbids?: readonly (RungFlag | 'weight' | 'one-leg' | 'floor')[];
+  readonly forbids?: readonly RungWord[];
+  /** Closes what loads a joint as much as that. */
+  readonly closesLoads?: { readonly joint: LoadedJoint; readonly least: 'some' | 'much' };
   /** The row does not hold once limits are lifted, or the activity released, in writing. */
   readonly untilLifted?: boolean;
   readonly closesTests: readonly string[];
@@ -229,6 +271,10 @@ export type BalanceRow = { readonly fourStage: number; readonly oneLegS: number 
 export interface LevelRules {
   readonly version: string;
   readonly ladders: readonly Ladder[];
+  /** Ladders beside the four, and the set. */
+  readonly accessories: readonly Ladder[];
+  /** The first that hold are offered. */
+  readonly offers: readonly Offer[];
   readonly measured: readonly MeasuredFact[];
   readonly limiters: readonly LimiterRow[];
   readonly balance: readonly BalanceRow[];
@@ -294,6 +340,8 @@ export interface HouseRules {
   };
   /** Of the height of the kneecap; over it the wish for a seat is capped. */
   readonly seatCap: { readonly share: number; readonly kneeShareOfHeight: number };
+  /** How many accessories are offered at most. */
+  readonly offersMost: number;
   readonly holds: { readonly leastS: number; readonly mostS: number; readonly share: number; readonly times: number };
   readonly source: Source;
 }

@@ -32,6 +32,13 @@ export interface CupboardBox {
   readonly count: number;
 }
 
+/** A firm step to stand on. */
+export interface CupboardStep {
+  readonly heightCm: number;
+  readonly typed?: string | undefined;
+  readonly count: number;
+}
+
 export interface CupboardPad {
   readonly thickCm: number;
   readonly typed?: string | undefined;
@@ -55,6 +62,7 @@ export interface Cupboard {
   readonly weightsKg: readonly number[];
   readonly raisedSurface: boolean;
   readonly boxes: readonly CupboardBox[];
+  readonly steps: readonly CupboardStep[];
   readonly floors: readonly { readonly where: string; readonly slides: boolean }[];
   /** Free straight floor to walk on. */
   readonly walkwayM: number | null;

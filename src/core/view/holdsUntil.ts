@@ -74,6 +74,7 @@ function turnsOf(entry: Entry, on: number, rules: RuleBook, limiterSpans: Turns)
     'day-check': () => [on + 1],
     incident: () => after(on, [0, fallDays]),
     shown: () => after(on, [rules.levels.house.oldAfterDays]),
+    noticed: () => [],
     withdrawn: () => [],
   };
   return (ofKind[content.kind] as (content: EntryContent) => Turns)(content);

@@ -9,6 +9,7 @@ import { shapes } from './0007-shapes';
 import { whoseFile } from './0009-whose-file';
 import { testingDay } from './0010-testing-day';
 import { helpers } from './0008-helpers';
+import { steps } from './0011-steps';
 
 /**
  * A migration with its number. Kysely does not wrap SQLite's schema changes in a transaction, so each opens its own
@@ -39,6 +40,7 @@ export const migrations: Readonly<Record<string, Migration>> = {
   '0008-helpers': numbered(8, helpers),
   '0009-whose-file': numbered(9, whoseFile),
   '0010-testing-day': numbered(10, testingDay),
+  '0011-steps': numbered(11, steps),
 };
 
 export const newestVersion = Object.keys(migrations).length;

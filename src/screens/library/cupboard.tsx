@@ -221,6 +221,30 @@ export function CupboardScreen({ place, save }: Props) {
               </>
             )}
           />
+          <Heading>Firm steps, to stand on</Heading>
+          <Rows
+            list={cupboard.steps}
+            fresh={{ heightCm: 10, count: 1 }}
+            change={(steps) => put({ steps })}
+            add="Add a step"
+            fault={(i) => faultAt(`/cupboard/steps/${i}`)}
+            row={(step, set, i) => (
+              <>
+                <LengthBox
+                  label={`Height of step ${i + 1}, ${unit}`}
+                  cm={step.heightCm}
+                  typed={step.typed}
+                  set={(heightCm, typed) => set({ heightCm: heightCm as number, typed })}
+                />
+                <NumberBox
+                  label={`How many of step ${i + 1}`}
+                  value={step.count}
+                  set={(count) => set({ count })}
+                  before="×"
+                />
+              </>
+            )}
+          />
           <Heading>Floors</Heading>
           <Rows
             list={cupboard.floors}

@@ -1,7 +1,5 @@
 import type { Ladder } from '../../../core/shapes/ladder';
-import { here, practice, shown, stands } from '../needs';
-
-const mat = here('kit.mat', 'a mat');
+import { getsUp, here, mat, practice, shown, stands } from '../needs';
 
 /** Hips up from lying, from a squeeze on the chair to one leg. The floor is only for who gets up again. House rules. */
 export const bridge = {
@@ -40,7 +38,7 @@ export const bridge = {
       does: 'On the mat, feet hip width, heels about 30 cm from the seat; lift by the hips, not the back.',
       stance: 'lying',
       floor: true,
-      needs: [{ kind: 'person', fact: 'floorTransfer', atLeast: 1, why: 'gets up from the floor', ...practice }, mat],
+      needs: [getsUp, mat],
       support: { is: '0', words: 'arms beside the body' },
       dose: 'reps',
       load: false,

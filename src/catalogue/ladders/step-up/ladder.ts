@@ -1,0 +1,66 @@
+import type { Ladder } from '../../../core/shapes/ladder';
+import { hold, noAidIndoors, noFalls, positions, practice, shown, stands, step, steadyS } from '../needs';
+
+/** Up a step: stairs, and the hip that holds. The hop is the last rung, off as shipped. House rules. */
+export const stepUp = {
+  pattern: 'U',
+  title: 'Step-up',
+  rungs: [
+    {
+      rung: 1,
+      loads: { knee: 'some', hip: 'some', ankle: 'much' },
+      name: 'Small lunge, knee drive',
+      does: 'From a small step back at the rail the back knee drives up to hip height; stand tall.',
+      stance: 'split',
+      floor: false,
+      aSide: true,
+      needs: [positions(2), stands(8), hold],
+      dose: 'reps',
+      load: false,
+    },
+    {
+      rung: 2,
+      loads: { knee: 'some', hip: 'some', ankle: 'much' },
+      name: 'Low step, to 12 cm',
+      does: 'The whole foot on the step, lean over it, stand up on it; down slowly.',
+      stance: 'split',
+      floor: false,
+      aSide: true,
+      needs: [positions(3), step(0, 12), hold],
+      dose: 'reps',
+      load: false,
+    },
+    {
+      rung: 3,
+      loads: { knee: 'much', hip: 'some', back: 'some', ankle: 'much' },
+      name: 'Higher step, to 20 cm',
+      does: 'The same on a higher step, no drop on the way down.',
+      stance: 'split',
+      floor: false,
+      aSide: true,
+      needs: [steadyS(5), stands(11), step(12, 20), hold],
+      dose: 'reps',
+      load: false,
+    },
+    {
+      rung: 4,
+      loads: { knee: 'much', hip: 'much', back: 'much', ankle: 'much' },
+      flags: ['impact'],
+      name: 'Small hop',
+      does: 'Impact: only when cleared and switched on.',
+      stance: 'two-foot',
+      floor: false,
+      needs: [
+        shown('S', 8),
+        stands(15),
+        steadyS(20),
+        { kind: 'person', seen: 'impactCleared', why: 'impact cleared and switched on', ...practice },
+        ...noFalls,
+        noAidIndoors,
+        hold,
+      ],
+      dose: 'reps',
+      load: false,
+    },
+  ],
+} as const satisfies Ladder;
