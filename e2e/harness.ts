@@ -283,6 +283,7 @@ export function giveNumber(file: string): void {
     chairs: [],
     pads: [],
     boxes: [],
+    steps: [],
     bars: 0,
     railPlaces: 0,
     tables: 0,

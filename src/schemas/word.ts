@@ -10,6 +10,8 @@ export type SaidWord = (typeof saidWords)[number];
 export const wordForm = exactly({
   word: oneOf(saidWords).required('Choose one.'),
   pattern: oneOf(patterns).required('Choose a ladder.'),
+  /** Of a set: which item. */
+  item: wholeIn(1, 9).nullable().optional(),
   /** The code of what the rules give there; empty where they give nothing. */
   seen: string().max(40).defined(),
   rung: wholeIn(1, 9).nullable().defined(),

@@ -1,14 +1,16 @@
 import type { ByHand, ClosedLadder, Level } from '../core/level/answer';
-import { assignLevels } from '../core/level/assign';
+import { assignLevels, itemsOf, withAccessories } from '../core/level/assign';
+import { besideOf, type Beside } from '../core/level/accessories';
 import { asWished, handChoices, withoutWord, type HandChoice, type HandChoices } from '../core/level/byHand';
 import { isOpen } from '../core/level/standing';
-import type { Facts, Pattern } from '../core/shapes/facts';
+import { setPatterns, type Facts, type Pattern } from '../core/shapes/facts';
 import type { Ladder, LevelRules } from '../core/shapes/ladder';
 import type { PersonId } from '../core/shapes/person';
 import { addDecision, hasDecision } from '../database/decisions';
 import { parse, type FieldError } from '../schemas/parse';
 import { wordForm, type WordForm } from '../schemas/word';
 import { together, type Desk } from './desk';
+import type { PersonView } from '../core/view/personView';
 import { factsOfPerson } from './readPeople';
 
 /** What an instructor may say of one ladder. */
@@ -37,12 +39,30 @@ export async function readWords(desk: Desk, id: PersonId): Promise<WordsOn[]> {
   });
 }
 
+/** All there is beside the four for somebody, and what may be said of each; nothing where nobody may train today. */
+export async function readBeside(
+  desk: Desk,
+  { person, levels, decided, lastTestedOn }: Pick<PersonView, 'person' | 'levels' | 'decided' | 'lastTestedOn'>,
+): Promise<(Beside & { readonly words: WordsOn })[]> {
+  return together(desk, async (trx) => {
+    const found = await factsOfPerson(trx, person.id);
+    if (!found || levels.refused) return [];
+    const { facts } = found;
+    const rules = withAccessories(found.rules);
+    return besideOf(rules, facts, levels.levels, decided, lastTestedOn).map((beside) => ({
+      ...beside,
+      words: { pattern: beside.ladder.pattern, ...wordsOn(rules, facts, beside.ladder) },
+    }));
+  });
+}
+
 function wordsOn(rules: LevelRules, facts: Facts, ladder: Ladder): Omit<WordsOn, 'pattern'> {
   const given = givenOn({ ...rules, ladders: [ladder] }, facts, ladder.pattern);
   return { given, choices: handChoices(rules, facts, ladder, given) };
 }
 
 function givenOn(rules: LevelRules, facts: Facts, pattern: Pattern): Level | ClosedLadder {
+  // One ladder, or one item, is all it is asked of.
   const { levels, closed } = assignLevels(rules, withoutWord(facts, pattern));
   return levels.find((l) => l.pattern === pattern) ?? closed.find((l) => l.pattern === pattern) ?? nothing(pattern);
 }
@@ -60,9 +80,10 @@ export async function sayLastWord(desk: Desk, id: PersonId, sent: unknown, key: 
   const form = parsed.value;
   return together(desk, async (trx): Promise<LastWord> => {
     const found = await factsOfPerson(trx, id);
-    const ladder = found?.rules.ladders.find((l) => l.pattern === form.pattern);
-    if (!found || !ladder) return { kind: 'not-found' };
-    const { rules, normsVersion, facts, today } = found;
+    const rules = found && withAccessories(found.rules);
+    const ladder = rules?.ladders.flatMap(itemsOf).find((l) => isAsked(l, form));
+    if (!found || !rules || !ladder) return { kind: 'not-found' };
+    const { normsVersion, facts, today } = found;
     const { given, choices } = wordsOn(rules, facts, ladder);
     if (await hasDecision(trx.db, key)) return { kind: 'kept', code: form.seen };
     if ((isOpen(given) ? given.code : '') !== form.seen) return { kind: 'changed' };
@@ -76,6 +97,9 @@ export async function sayLastWord(desk: Desk, id: PersonId, sent: unknown, key: 
     return { kind: 'kept', code: level.code };
   });
 }
+
+const isAsked = ({ pattern, rungs }: Ladder, form: WordForm): boolean =>
+  pattern === form.pattern && (!setPatterns.has(pattern) || rungs.some((r) => r.rung === form.item));
 
 function levelSaid(
   { word, rung, support, heightCm, dose, loadKg, why }: WordForm,

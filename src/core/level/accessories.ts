@@ -1,11 +1,12 @@
 import { limitersInForce } from '../intake/inForce';
 import { daysBetween } from '../math/days';
 import { cutoffsOf } from '../score/scoreResult';
-import type { Facts } from '../shapes/facts';
-import type { LevelRules, Offer, OfferReason } from '../shapes/ladder';
+import { setPatterns, type Facts, type IsoDate } from '../shapes/facts';
+import type { Ladder, LevelRules, Offer, OfferReason } from '../shapes/ladder';
 import type { ClosedLadder, Level } from './answer';
-import { assignLevels } from './assign';
+import { assignLevels, itemsOf } from './assign';
 import { readAll, type Readings } from './needs';
+import { standingsOf, type Decided, type Standing } from './standing';
 
 /** A level beside the four ladders. */
 export interface Accessory extends Level {
@@ -42,6 +43,44 @@ export function assignAccessories(rules: LevelRules, facts: Facts, given: readon
     return { ...level, offered: at < 0 ? null : at + 1, offeredFor: offers[at]?.why ?? null };
   });
   return { open, closed };
+}
+
+/** One ladder beside the four, or one item of the set, and how somebody stands on it. */
+export interface Beside {
+  /** Of a set the one item alone. */
+  readonly ladder: Ladder;
+  /** Which item of a set. */
+  readonly item: number | null;
+  readonly standing: Standing;
+  readonly offeredFor: string | null;
+}
+
+/**
+ * How somebody stands on all there is beside the four: what is in force first, then what is offered, then the rest in the
+ * order of the ladders.
+ * @param given the levels of the four ladders for the same facts
+ * @param decided oldest first
+ */
+export function besideOf(
+  rules: LevelRules,
+  facts: Facts,
+  given: readonly Level[],
+  decided: readonly Decided[],
+  lastTestedOn: IsoDate | null,
+): Beside[] {
+  const { open, closed } = assignAccessories(rules, facts, given);
+  const ladders = rules.accessories.flatMap(itemsOf);
+  const standings = standingsOf(ladders, { levels: open, closed }, decided, lastTestedOn);
+  const all = ladders.flatMap((ladder, i) => {
+    const standing = standings[i];
+    if (!standing) return [];
+    const item = setPatterns.has(ladder.pattern) ? (ladder.rungs[0]?.rung ?? null) : null;
+    const level = open.find((l) => l === standing.ceiling);
+    const taken = standing.inForce && standing.state !== 'aside';
+    const order = taken ? 0 : (level?.offered ?? Infinity);
+    return [{ order, beside: { ladder, item, standing, offeredFor: level?.offeredFor ?? null } }];
+  });
+  return all.sort((a, b) => (a.order === b.order ? 0 : a.order - b.order)).map(({ beside }) => beside);
 }
 
 interface Known {

@@ -40,8 +40,11 @@ interface SideCase {
  */
 export function sidesOn(pattern: Pattern, rung: Rung, one: SideCase): string[] {
   if (!rung.aSide) return [];
+  const sore = soreLines(one, rung.soreLeg);
+  // Whoever sits needs nobody beside.
+  if (rung.stance === 'seated') return sore;
   const spotter = spotterOn(pattern, one);
-  return [...soreLines(one, rung.soreLeg), spotter ?? 'the spotter stands where no hand holds on'];
+  return [...sore, spotter ?? 'the spotter stands where no hand holds on'];
 }
 
 /** The same for a test somebody stands for; nothing where no side is known. */

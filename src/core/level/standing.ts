@@ -1,4 +1,12 @@
-import { ladderKey, supports, type IsoDate, type Pattern, type RungConfirmed, type SetByHand } from '../shapes/facts';
+import {
+  ladderKey,
+  setPatterns,
+  supports,
+  type IsoDate,
+  type Pattern,
+  type RungConfirmed,
+  type SetByHand,
+} from '../shapes/facts';
 import type { Ladder } from '../shapes/ladder';
 import type { ClosedLadder, Level, LevelsAnswer } from './answer';
 
@@ -37,20 +45,23 @@ export const isOpen = (ceiling: Level | ClosedLadder): ceiling is Level => 'rung
 /**
  * Where somebody stands on each ladder, in the order of the ladders. Tests move the ceiling; a decision moves what is in
  * force below it, and one below the ceiling is not offered back until a newer test.
+ * @param ladders of a set each item by itself
  * @param answer what the rules allow today
  * @param decided oldest first
  * @param lastTestedOn the newest day of a test that counts; before it nothing waits
  */
 export function standingsOf(
   ladders: readonly Ladder[],
-  answer: LevelsAnswer,
+  answer: Pick<LevelsAnswer, 'levels' | 'closed'>,
   decided: readonly Decided[],
   lastTestedOn: IsoDate | null,
 ): Standing[] {
-  return ladders.map(({ pattern }) => {
-    const ceiling = answer.levels.find((l) => l.pattern === pattern) ??
-      answer.closed.find((l) => l.pattern === pattern) ?? { pattern, blockers: [] };
-    const inForce = decided.findLast((d) => d.level.pattern === pattern) ?? null;
+  return ladders.map(({ pattern, rungs }) => {
+    const isMine = (l: { readonly pattern: Pattern; readonly rung: number }): boolean =>
+      l.pattern === pattern && (!setPatterns.has(pattern) || rungs.some((r) => r.rung === l.rung));
+    const shut = answer.closed.find((l) => l.pattern === pattern)?.blockers ?? [];
+    const ceiling = answer.levels.find(isMine) ?? { pattern, blockers: shut.filter((b) => isMine({ pattern, ...b })) };
+    const inForce = decided.findLast((d) => isMine(d.level)) ?? null;
     return { pattern, ceiling, inForce, state: stateOf(ceiling, inForce, lastTestedOn) };
   });
 }
@@ -74,11 +85,16 @@ function stateOf(ceiling: Level | ClosedLadder, inForce: Decided | null, lastTes
 export function isOver(level: Level, ceiling: Level): boolean {
   if (level.rung !== ceiling.rung) return level.rung > ceiling.rung;
   return (
+    isFreerForm(level.form, ceiling.form) ||
     supports.indexOf(level.support) > supports.indexOf(ceiling.support) ||
     (level.targetCm !== null && ceiling.targetCm !== null && level.targetCm < ceiling.targetCm) ||
     (level.loadKg ?? 0) > (ceiling.loadKg ?? 0)
   );
 }
+
+/** Sliding asks more than stepping to a mark, standing more than sitting. */
+const isFreerForm = (form: Level['form'], allowed: Level['form']): boolean =>
+  (form === 'slide' && allowed === 'mark') || (form === 'standing' && allowed === 'seated');
 
 /** Why what is in force may not be trained on any more, in sentences. */
 export function whyOver({ ceiling, inForce }: Standing): string[] {

@@ -5,7 +5,7 @@ import { isOpen, waitingLevel, whyOver, type Standing } from '../../core/level/s
 import { supportWords } from '../../core/level/support';
 import { massWords, sentenceIn, shortLengthWords, unitsOf } from '../../core/math/units';
 import type { Dose } from '../../core/shapes/dose';
-import type { Pattern } from '../../core/shapes/facts';
+import { setPatterns, type Pattern } from '../../core/shapes/facts';
 import type { Ladder } from '../../core/shapes/ladder';
 import type { UnitSystem } from '../../core/shapes/person';
 import { dayWords } from '../words';
@@ -68,6 +68,7 @@ export function wordProps(
   });
   return {
     pattern: ladder.pattern,
+    item: setPatterns.has(ladder.pattern) ? (ladder.rungs[0]?.rung ?? null) : null,
     seen: isOpen(given) ? given.code : '',
     lower: choices.lower.map(toSet),
     higher: choices.higher.map(toSet),
@@ -100,7 +101,7 @@ export function doseWords(dose: Dose, aSide = false): string {
     case 'reps':
       return `${dose.reps} ${dose.reps === 1 ? 'repetition' : 'repetitions'}${aSide ? ' a side' : ''}, ${dose.sets === 1 ? 'one set' : `${dose.sets} sets`}`;
     case 'holds':
-      return `hold ${dose.holdS} s, ${dose.sets} times`;
+      return `hold ${dose.holdS} s, ${dose.sets} times${aSide ? ' a side' : ''}`;
     case 'intervals':
       return `${dose.workS} s work, ${dose.restS} s rest, ${dose.rounds} rounds`;
     case 'half-minute':

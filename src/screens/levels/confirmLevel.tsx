@@ -38,7 +38,7 @@ export function ConfirmLevelsButton({ confirm, seen }: Props) {
   });
   return (
     <>
-      <Button hotkey="C" disabled={busy} onClick={press} className="min-w-56">
+      <Button hotkey="C" disabled={busy} onClick={press} className="min-w-52">
         {seen.length === 1 ? 'Confirm this level' : `Confirm ${seen.length} levels`}
       </Button>
       <p role="alert" className="font-semibold text-stop empty:hidden">

@@ -45,10 +45,7 @@ export function Lines({ lines, ladders }: { lines: readonly Line[]; ladders: rea
   const { kept, keep } = useKeeping();
   if (lines.length === 0) return null;
   return (
-    <ul
-      aria-label="What the yes confirms"
-      className="mt-2 grid gap-x-6 max-lg:divide-y max-lg:divide-rule lg:grid-cols-4"
-    >
+    <ul aria-label="What the yes confirms" className="grid gap-x-5 max-lg:divide-y max-lg:divide-rule lg:grid-cols-4">
       {lines.map(({ pattern, title, was, becomes, over }) => {
         const stays = kept.has(pattern);
         return (

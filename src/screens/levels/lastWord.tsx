@@ -1,11 +1,9 @@
 'use client';
-import { useRouter } from 'next/navigation';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import type { Pattern, Support } from '../../core/shapes/facts';
-import { newClientKey } from '../test/bench/store';
 import { Button } from '../touch/button';
 import { Choice, TextBox } from '../touch/field';
-import { useOneAtATime } from '../touch/useOneAtATime';
+import { useSaying, type Say } from './saying';
 
 /** A rung that may be set by hand, with what may be chosen on it; in words beside what is sent. */
 export interface RungToSet {
@@ -21,6 +19,8 @@ export interface RungToSet {
 
 export interface WordProps {
   readonly pattern: Pattern;
+  /** Of a set: which item. */
+  readonly item: number | null;
   /** The code of what the rules give; empty where they give nothing. */
   readonly seen: string;
   readonly lower: readonly RungToSet[];
@@ -31,14 +31,6 @@ export interface WordProps {
   readonly standing: string | null;
 }
 
-export type Say = (
-  sent: object,
-  key: string,
-) => Promise<
-  | { readonly kind: 'kept' | 'changed' | 'not-found' }
-  | { readonly kind: 'invalid'; readonly errors: readonly { readonly path: string; readonly message: string }[] }
->;
-
 type Open = 'lower' | 'higher' | 'not-this' | null;
 
 /**
@@ -46,23 +38,9 @@ type Open = 'lower' | 'higher' | 'not-this' | null;
  * it. What is chosen stands in one sentence above the press that keeps it.
  */
 export function LastWord({ say, ...props }: WordProps & { say: Say }) {
-  const { pattern, seen, lower, higher, closed, standing } = props;
-  const router = useRouter();
+  const { pattern, item, seen, lower, higher, closed, standing } = props;
   const [open, setOpen] = useState<Open>(null);
-  const [fault, setFault] = useState('');
-  // The same sent again has the same key, so that a lost answer keeps nothing twice.
-  const tried = useRef({ words: '', key: '' });
-  const put = useOneAtATime(async (sent: object) => {
-    const whole = { ...nothingChosen, pattern, seen, ...sent };
-    const words = JSON.stringify(whole);
-    if (tried.current.words !== words) tried.current = { words, key: newClientKey() };
-    const said = await say(whole, tried.current.key).catch(() => null);
-    if (said !== null) tried.current = { words: '', key: '' };
-    setFault(wordsOf(said));
-    if (said?.kind === 'kept') setOpen(null);
-    if (said?.kind === 'kept' || said?.kind === 'changed') router.refresh();
-    return true;
-  });
+  const { put, fault } = useSaying(say, { pattern, item, seen }, () => setOpen(null));
   return (
     <div className="mt-4 border-t-2 border-rule pt-2" data-testid="last-word">
       {standing !== null && (
@@ -108,23 +86,6 @@ export function LastWord({ say, ...props }: WordProps & { say: Say }) {
       </p>
     </div>
   );
-}
-
-const nothingChosen = { rung: null, support: null, heightCm: null, dose: null, loadKg: null, why: '' };
-
-function wordsOf(said: Awaited<ReturnType<Say>> | null): string {
-  switch (said?.kind) {
-    case 'kept':
-      return '';
-    case 'changed':
-      return 'Something new was noted since, and the rules give something else: look again. Nothing was kept.';
-    case 'invalid':
-      return said.errors.map((e) => e.message).join(' ');
-    case 'not-found':
-      return 'This person is no longer in the register.';
-    case undefined:
-      return 'The server did not answer. Press again; nothing is kept twice.';
-  }
 }
 
 function Word({

@@ -1,11 +1,13 @@
 'use client';
 import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/react';
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import type { Pattern } from '../../core/shapes/facts';
 import { CourtLine, lookOf } from '../drawing/patterns';
+import { columns } from './columns';
 
 /** A ladder as it stands in the row: its bars, and what is told of it when it is looked at. */
 export interface Bay {
+  readonly key: string;
   readonly pattern: Pattern;
   readonly title: string;
   /** Beside its name: that it waits for a yes, or that somebody’s word stands on it. */
@@ -14,25 +16,42 @@ export interface Bay {
   readonly detail: ReactNode;
 }
 
+/** A bay beside the four: short, with what is told of it when it is looked at. */
+export interface ShortBay {
+  readonly key: string;
+  readonly face: ReactNode;
+  readonly detail: ReactNode;
+}
+
 /** Bays side by side, or one at a time where there is no room; a tap or the arrow keys choose the one that is told of below. */
 export function LevelBays({
   bays,
+  short,
+  more,
   lines,
   aside,
 }: {
   bays: readonly Bay[];
+  /** Beside the four, at their side: in force and offered. */
+  short: readonly ShortBay[];
+  /** All others beside the four; nothing where nobody may train today. */
+  more: ReactNode;
   /** What the yes confirms, between the bays and what is told of the chosen one. */
   lines: ReactNode;
   aside: ReactNode;
 }) {
+  // By name, not by place: what is taken in or offered moves the others.
+  const keys = [...bays, ...short].map((bay) => bay.key);
+  const [looked, lookAt] = useState(keys[0]);
+  const at = keys.indexOf(looked ?? '');
   return (
-    <TabGroup>
-      <TabList className="mt-3 grid grid-cols-4 gap-x-2 lg:gap-x-6">
-        {bays.map(({ pattern, title, note, bars }) => (
-          <Tab
-            key={pattern}
-            className="group cursor-pointer rounded-md border-2 border-transparent p-1 text-left data-selected:border-ink data-selected:bg-board"
-          >
+    <TabGroup
+      selectedIndex={at < 0 ? (looked === 'more' ? keys.length : 0) : at}
+      onChange={(i) => lookAt(keys[i] ?? 'more')}
+    >
+      <TabList className={`mt-3 grid grid-cols-4 gap-x-2 ${columns} lg:gap-x-5`}>
+        {bays.map(({ key, pattern, title, note, bars }) => (
+          <Tab key={key} className={tab}>
             <span className="flex flex-wrap items-baseline gap-x-2.5 px-1">
               <span className={`text-2xl leading-8 font-extrabold ${lookOf(pattern).words}`}>{pattern}</span>
               <span className="text-lg font-bold">{title}</span>
@@ -42,23 +61,35 @@ export function LevelBays({
             <span className="hidden lg:block">{bars}</span>
           </Tab>
         ))}
+        {more && (
+          <div className="flex flex-wrap gap-1 max-lg:col-span-4 max-lg:mt-1 lg:flex-col lg:flex-nowrap">
+            {short.map(({ key, face }) => (
+              <Tab key={key} className={`${tab} max-lg:min-w-40 max-lg:flex-1`}>
+                {face}
+              </Tab>
+            ))}
+            <Tab className={`${tab} min-h-12 px-2 font-bold`}>More beside the four</Tab>
+          </div>
+        )}
       </TabList>
-      {lines}
-      <div className="mt-3 flex flex-col gap-x-8 gap-y-4 border-t-4 border-ink pt-3 lg:flex-row lg:items-start">
-        <TabPanels className="w-full min-w-0 flex-1">
-          {bays.map(({ pattern, bars, detail }) => (
-            <TabPanel
-              key={pattern}
-              className="max-lg:grid max-lg:gap-x-8 max-lg:gap-y-4 max-lg:sm:grid-cols-[300px_1fr]"
-            >
-              {/* Four bays beside each other need a wide screen; on others the chosen one stands here. */}
-              <div className="lg:hidden">{bars}</div>
-              {detail}
-            </TabPanel>
-          ))}
-        </TabPanels>
-        <div className="flex flex-wrap gap-3 max-lg:order-first lg:w-60 lg:flex-col">{aside}</div>
+      <div className={`mt-2 grid gap-x-5 gap-y-2 ${columns}`}>
+        <div className="lg:col-span-4">{lines}</div>
+        <div className="flex flex-wrap gap-2 lg:col-start-5 lg:flex-col">{aside}</div>
       </div>
+      <TabPanels className="mt-3 border-t-4 border-ink pt-3">
+        {bays.map(({ key, bars, detail }) => (
+          <TabPanel key={key} className="max-lg:grid max-lg:gap-x-8 max-lg:gap-y-4 max-lg:sm:grid-cols-[300px_1fr]">
+            {/* Four bays beside each other need a wide screen; on others the chosen one stands here. */}
+            <div className="lg:hidden">{bars}</div>
+            {detail}
+          </TabPanel>
+        ))}
+        {more && short.map(({ key, detail }) => <TabPanel key={key}>{detail}</TabPanel>)}
+        {more && <TabPanel>{more}</TabPanel>}
+      </TabPanels>
     </TabGroup>
   );
 }
+
+const tab =
+  'group cursor-pointer rounded-md border-2 border-transparent p-1 text-left data-selected:border-ink data-selected:bg-board';

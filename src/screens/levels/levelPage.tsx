@@ -1,17 +1,9 @@
-import type { ReactNode } from 'react';
-import { cautions } from '../../catalogue/cautions/cautions';
-import { massWords, sentenceIn, sentencesIn, shortLengthWords, unitsOf } from '../../core/math/units';
-import type { UnitSystem } from '../../core/shapes/person';
-import { hazardsAt } from '../../core/level/hazards';
+import { sentencesIn } from '../../core/math/units';
 import { trainedLevels, waitingLevels } from '../../core/level/standing';
 import { ofKind } from '../../core/intake/entries';
-import type { Blocker, Level } from '../../core/level/answer';
 import type { Pattern } from '../../core/shapes/facts';
-import type { HouseRules, Ladder, LevelRules } from '../../core/shapes/ladder';
-import { HazardMark } from '../drawing/hazardMark';
-import { lookOf } from '../drawing/patterns';
+import type { LevelRules } from '../../core/shapes/ladder';
 import { StateMark } from '../drawing/stateMark';
-import { Stool } from '../drawing/stool';
 import { WallBars } from '../drawing/wallBars';
 import { PersonHead, personHrefs } from '../people/personHead';
 import type { PersonView } from '../../core/view/personView';
@@ -19,22 +11,27 @@ import { ButtonLink } from '../touch/button';
 import { dayWords } from '../words';
 import { ConfirmLevelsButton, type ConfirmAnswer } from './confirmLevel';
 import { KeepingLevels, Lines as YesLines } from './keeping';
-import { LastWord, type Say } from './lastWord';
-import { doseWords, linesOf, noteOn, wordProps, type WordsOn } from './bayWords';
+import { LastWord } from './lastWord';
+import type { Say } from './saying';
+import { linesOf, noteOn, wordProps, type WordsOn } from './bayWords';
+import { besideBays, MoreBeside, type BesideOn } from './beside';
 import { LevelBays, type Bay } from './levelBays';
+import { Detail, NextRung } from './levelDetail';
 import { SeenClean, type Note } from './seenClean';
 
 interface Props {
   readonly view: PersonView;
   readonly rules: LevelRules;
   readonly words: readonly WordsOn[];
+  /** Beside the four; empty where nobody may train today. */
+  readonly beside: readonly BesideOn[];
   readonly confirm: (seen: readonly string[], keep: readonly Pattern[]) => Promise<ConfirmAnswer>;
   readonly say: Say;
   readonly note: Note;
 }
 
 /** Four bays of wall bars with their pegs; under them, of the bay looked at, what to do, why, and what opens the next. */
-export function LevelScreen({ view, rules, words, confirm, say, note }: Props) {
+export function LevelScreen({ view, rules, words, beside, confirm, say, note }: Props) {
   const { ladders, house } = rules;
   const { standings, decided, units } = view;
   const levels = sentencesIn(view.levels, units);
@@ -55,6 +52,7 @@ export function LevelScreen({ view, rules, words, confirm, say, note }: Props) {
     const word = wordProps(words, standing, ladder, units);
     const lastWord = word && <LastWord key={word.seen} {...word} say={say} />;
     return {
+      key: ladder.pattern,
       pattern: ladder.pattern,
       title: ladder.title,
       note: noteOn(standing, waiting),
@@ -111,6 +109,8 @@ export function LevelScreen({ view, rules, words, confirm, say, note }: Props) {
       <KeepingLevels waiting={waiting.map((l) => l.code).join()}>
         <LevelBays
           bays={bays}
+          short={besideBays({ beside, view, rules, say, note })}
+          more={beside.length > 0 && <MoreBeside {...{ beside, view, say, note }} />}
           lines={<YesLines lines={linesOf(standings, ladders, units)} ladders={ladders.map((l) => l.pattern)} />}
           aside={
             <>
@@ -138,180 +138,6 @@ export function LevelScreen({ view, rules, words, confirm, say, note }: Props) {
           <li key={c.id + c.text}>{c.text}</li>
         ))}
       </ul>
-    </>
-  );
-}
-
-/** What to put up and do, why this rung, and what opens the next. */
-function Detail({
-  ladder,
-  level,
-  house,
-  units,
-  seatHref,
-  children,
-}: {
-  ladder: Ladder;
-  level: Level;
-  house: HouseRules;
-  units: UnitSystem;
-  /** Where it is shown how their seat is found. */
-  seatHref: string;
-  /** What is said of it by hand. */
-  children: ReactNode;
-}) {
-  return (
-    <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[1.2fr_1.25fr_1fr]">
-      <div className="min-w-0">
-        <div className="flex items-start gap-4">
-          {level.targetCm !== null && (
-            <Stool heightCm={level.targetCm} support={level.support} units={units} size={128} />
-          )}
-          <div className="min-w-0 flex-1">
-            <h2 className={`text-xl font-extrabold ${lookOf(level.pattern).words}`}>{level.name}</h2>
-            <p>{doWords(level, ladder, units)}</p>
-            <p className="num text-sm text-ink-soft" data-testid="level-code">
-              {level.code}
-            </p>
-          </div>
-        </div>
-        {hazardsAt(ladder, level.rung).map((hazard) => (
-          <p key={hazard} className="mt-2 flex items-center gap-3 font-semibold">
-            <HazardMark hazard={hazard} /> {cautions.byHazard[hazard]}
-          </p>
-        ))}
-        {holdsOn(level, ladder) && <p className="mt-2 text-sm font-semibold">{cautions.holding}</p>}
-        {level.sides?.map((words) => (
-          <p key={words} className="mt-2 font-semibold first-letter:uppercase">
-            {words}.
-          </p>
-        ))}
-        {level.doneSo?.map((words) => (
-          <p key={words} className="mt-2 font-semibold first-letter:uppercase">
-            {sentenceIn(words, units)}.
-          </p>
-        ))}
-        {(level.firmStepCm ?? 0) > 0 && (
-          <p className="mt-2 font-semibold">
-            A firm step of {shortLengthWords(level.firmStepCm ?? 0, unitsOf[units].length)} under both feet: the seat is
-            high for these legs.
-          </p>
-        )}
-        {level.missing && <p className="mt-2 font-semibold">Missing here: {level.missing}</p>}
-        {children}
-      </div>
-      <div>
-        <Lines title="Why this one">
-          {level.reasons.map((r) => (
-            <li key={r.text} className="first-letter:uppercase">
-              {r.text}
-              {r.byHand && <b> (by hand)</b>}
-              {r.source !== house.source.cite && (
-                <span className="text-sm text-ink-soft"> ({r.source}, from memory)</span>
-              )}
-            </li>
-          ))}
-          {level.reasons.length === 0 && <li>Nothing is asked for.</li>}
-        </Lines>
-        <p className="text-sm text-ink-soft">Thresholds without a name are house rules: {house.source.cite}.</p>
-        <p className="mt-3 flex flex-wrap gap-3">
-          <ButtonLink look="line" href={`/library/moves/${level.pattern}${level.rung}`}>
-            How it is taught
-          </ButtonLink>
-          {hovers(level, ladder) && (
-            <ButtonLink look="line" href={seatHref}>
-              How this seat is found
-            </ButtonLink>
-          )}
-        </p>
-      </div>
-      <div>
-        <NextRung from={level.rung} blockers={level.blockers} ladder={ladder} />
-      </div>
-    </div>
-  );
-}
-
-/** Whether the seat of a level is worked out for the body. */
-function hovers({ rung }: Level, ladder: Ladder): boolean {
-  const target = ladder.rungs.find((r) => r.rung === rung)?.target;
-  return target !== undefined && 'hovers' in target;
-}
-
-/** Whether balance asks for a hand on something. */
-function holdsOn({ rung, support }: Level, ladder: Ladder): boolean {
-  const fixed = ladder.rungs.find((r) => r.rung === rung)?.support !== undefined;
-  return !fixed && (support === '2' || support === '1' || support === 'f');
-}
-
-/** What to put up and do, in one breath. */
-function doWords(level: Level, ladder: Ladder, units: UnitSystem): string {
-  const rung = ladder.rungs.find((r) => r.rung === level.rung);
-  const built = level.targetFrom && level.targetFrom.length > 1 ? ` (${level.targetFrom.join(' + ')})` : '';
-  const lifts = rung?.target && 'lifts' in rung.target;
-  const does = level.form === 'mark' ? rung?.slides?.mark.does : rung?.does;
-  const seat =
-    level.targetCm === null
-      ? ''
-      : lifts
-        ? ` It stands at ${shortLengthWords(level.targetCm, unitsOf[units].length)}, on something firm.`
-        : ` Seat ${shortLengthWords(level.targetCm, unitsOf[units].length)}${built}, back to the wall.`;
-  const load = level.loadKg === null ? '' : ` ${massWords(level.loadKg, unitsOf[units].mass)} held close.`;
-  return `${sentenceIn(does ?? '', units)}${seat} ${capital(level.supportWords)}.${load} ${capital(doseWords(level.dose, rung?.aSide))}.`;
-}
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
-
-interface Above {
-  readonly from: number;
-  readonly blockers: readonly Blocker[];
-  readonly ladder: Ladder;
-}
-
-/** What opens the rung above one, and what keeps those higher up. */
-function NextRung({ from, blockers, ladder }: Above) {
-  const above = ladder.rungs.filter((r) => r.rung > from);
-  const [next, ...higher] = above;
-  if (!next) return null;
-  const of = (rung: number): readonly Blocker[] => blockers.filter((b) => b.rung === rung);
-  return (
-    <>
-      <Lines title={`Opens the next: ${next.name}`}>
-        {of(next.rung).length === 0 && <li>Open by the rules; it was set lower by hand.</li>}
-        {of(next.rung).map((b) => (
-          <li key={b.fact} className="first-letter:uppercase" data-testid="opens-next">
-            {b.text}
-          </li>
-        ))}
-      </Lines>
-      {higher.length > 0 && (
-        <details className="mt-3">
-          <summary className="min-h-11 cursor-pointer py-2 font-semibold text-squat underline underline-offset-4">
-            What keeps the rungs above that
-          </summary>
-          <ul className="space-y-1.5 text-sm">
-            {higher.map((r) => (
-              <li key={r.rung}>
-                <b>
-                  {r.rung} {r.name}:
-                </b>{' '}
-                {of(r.rung)
-                  .map((b) => b.text)
-                  .join('; ')}
-              </li>
-            ))}
-          </ul>
-        </details>
-      )}
-    </>
-  );
-}
-
-function Lines({ title, children }: { title: string; children: ReactNode }) {
-  return (
-    <>
-      <h3 className="border-b-2 border-ink pb-0.5 font-bold">{title}</h3>
-      <ul className="mt-1.5 space-y-1">{children}</ul>
     </>
   );
 }

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { theDesk } from '../../../../../use-cases/desk';
-import { readWords } from '../../../../../use-cases/lastWord';
+import { readBeside, readWords } from '../../../../../use-cases/lastWord';
 import { readRules } from '../../../../../use-cases/rules';
 import { LevelScreen } from '../../../../../screens/levels/levelPage';
 import { noteOfPerson, saveConfirmedLevel, saveLastWord } from '../../actions';
@@ -18,6 +18,7 @@ export default async function LevelPage(context: PersonParams) {
       view={view}
       rules={rules.levels}
       words={await readWords(desk, id)}
+      beside={await readBeside(desk, view)}
       say={saveLastWord.bind(null, id)}
       confirm={saveConfirmedLevel.bind(null, id)}
       note={noteOfPerson.bind(null, id)}
