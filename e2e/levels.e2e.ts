@@ -158,3 +158,34 @@ test('beside the four: offered with why, taken in with one press, seen clean it 
   await page.waitForFunction(() => !document.querySelector('[role=tablist]')?.textContent.includes('Posture drill'));
   expect(faults).toEqual([]);
 });
+
+test('this hurts: two taps and what is done instead; at the desk sharp, and the pain is noted; what is closed is named', async () => {
+  const id = await addReadyTo(hall, 'Sverre Swap', today);
+  await sat(id, today, 9);
+  const { page, faults } = await openLevels(id);
+  await (await page.waitForSelector('::-p-xpath(//a[contains(., "This hurts")])'))?.click();
+  await says(page, 'h1', 'hurts');
+  await press(page, 'knee');
+  await press(page, '0 to 2');
+  for (const [width, height] of sizes) {
+    await resize(page, width, height);
+    expect([width, await looksWrong(page)]).toEqual([width, []]);
+  }
+  await resize(page, 1280, 800);
+  expect((await findings(page)).violations).toEqual([]);
+  await (await page.waitForSelector('[aria-labelledby=instead] ul button'))?.click();
+  await says(page, '[data-testid=swap-kept]', 'It is noted with the day.');
+  await page.reload({ waitUntil: 'networkidle0' });
+  await press(page, 'knee');
+  await press(page, '3 to 4');
+  await says(page, 'main', 'It was swapped for the knee today already');
+  await press(page, 'back');
+  await press(page, 'Sharp');
+  await says(page, 'main', 'Sharp pain, or one of the signs, is not swapped');
+  await (await page.waitForSelector('::-p-xpath(//button[normalize-space(.) = "6"])'))?.click();
+  await says(page, '[data-testid=swap-kept]', 'pain 6 of 10 at the back is noted');
+  await page.goto(`${hall.server.url}/people/${id}/swap?level=H4`, { waitUntil: 'networkidle0' });
+  await says(page, 'main', 'back pain');
+  await says(page, 'h1', 'H4 is not open today');
+  expect(faults).toEqual([]);
+});

@@ -11,6 +11,8 @@ import {
   yesNoUnknown,
   type EntryContent,
 } from '../core/shapes/intake';
+import { loadedJoints } from '../core/shapes/ladder';
+import { swapGrades, swapWheres } from '../core/shapes/swap';
 import { day, exactly, listOf, oneOf, wholeIn, within, words, yesNo } from './building';
 import { fallFields } from './person';
 
@@ -88,6 +90,19 @@ const contents = (today: string): Readonly<Record<string, Schema>> => ({
     heldS: wholeIn(1, 600, 's'),
   }),
   noticed: exactly({ kind: kind('noticed'), what: oneOf(noticedThings).required('is needed') }),
+  swap: exactly({
+    kind: kind('swap'),
+    pattern: oneOf(patterns).required('is needed'),
+    rung: wholeIn(1, 9).required('is needed'),
+    joint: oneOf(loadedJoints).required('is needed'),
+    side: oneOf(['L', 'R']).nullable().defined(),
+    grade: oneOf(swapGrades).required('is needed'),
+    sharp: yesNo().nullable().defined(),
+    where: oneOf(swapWheres).nullable().defined(),
+    sign: yesNo().required('is needed'),
+    instead: string().max(40).nullable().defined(),
+    changes: listOf(string().max(100).required(), 6).required('is needed'),
+  }),
   withdrawn: exactly({
     kind: kind('withdrawn'),
     entryId: string().max(64).required('is needed'),

@@ -34,6 +34,12 @@ export function entryLine(content: EntryContent, { readiness }: DayRules): strin
       return `seen clean in two classes: ${content.pattern}${content.rung} and the rungs under it${content.heldS === undefined ? '' : `, held ${content.heldS} s`}`;
     case 'noticed':
       return noticedWords[content.what];
+    case 'swap': {
+      const hurt = `${content.pattern}${content.rung} hurt at the ${content.joint}, ${content.grade}`;
+      if (content.instead === null) return `${hurt}: left out for the day`;
+      const changes = content.changes.length === 0 ? '' : ` (${content.changes.join(', ')})`;
+      return `${hurt}: ${content.instead} instead${changes}`;
+    }
     case 'withdrawn':
       return `taken back: ${content.reason}`;
   }

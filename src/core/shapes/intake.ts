@@ -1,5 +1,7 @@
 import { wishes, type IsoDate, type Limiter, type Pattern, type Readiness, type Side, type WalkingAid } from './facts';
+import type { LoadedJoint } from './ladder';
 import type { PersonId } from './person';
+import type { SwapGrade, SwapWhere } from './swap';
 
 /** Parts of the intake that a walk-in leaves for later. */
 export const intakeSections = ['birth-date', 'body', 'bones', 'nerves', 'floor', 'aids', 'contacts'] as const;
@@ -158,6 +160,23 @@ export type EntryContent =
   | { readonly kind: 'shown'; readonly pattern: Pattern; readonly rung: number; readonly heldS?: number }
   /** Wished for, or seen by the instructor: it offers a movement beside the four. */
   | { readonly kind: 'noticed'; readonly what: Noticed }
+  /** A movement hurt: what was done instead today, or that nothing was. */
+  | {
+      readonly kind: 'swap';
+      readonly pattern: Pattern;
+      readonly rung: number;
+      readonly joint: LoadedJoint;
+      readonly side: Side | null;
+      readonly grade: SwapGrade;
+      /** `null` where it was not asked. */
+      readonly sharp: boolean | null;
+      readonly where: SwapWhere | null;
+      /** One of the signs that leave nothing to swap. */
+      readonly sign: boolean;
+      /** The code of what was done instead; `null` where nothing was offered. */
+      readonly instead: string | null;
+      readonly changes: readonly string[];
+    }
   /** Takes an earlier entry back; it stays readable. */
   | { readonly kind: 'withdrawn'; readonly entryId: string; readonly reason: string };
 

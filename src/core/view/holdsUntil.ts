@@ -75,6 +75,7 @@ function turnsOf(entry: Entry, on: number, rules: RuleBook, limiterSpans: Turns)
     incident: () => after(on, [0, fallDays]),
     shown: () => after(on, [rules.levels.house.oldAfterDays]),
     noticed: () => [],
+    swap: () => [],
     withdrawn: () => [],
   };
   return (ofKind[content.kind] as (content: EntryContent) => Turns)(content);

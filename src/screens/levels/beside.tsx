@@ -125,13 +125,7 @@ function OneBeside({
         )}
       </div>
       {shown ? (
-        <Detail
-          ladder={ladder}
-          level={sentencesIn(shown, units)}
-          house={house}
-          units={units}
-          seatHref={`/library/seat?person=${person.id}`}
-        >
+        <Detail ladder={ladder} level={sentencesIn(shown, units)} house={house} units={units} personId={person.id}>
           {word && <LastWord key={word.seen} {...word} say={say} />}
           {trained && (
             <SeenClean

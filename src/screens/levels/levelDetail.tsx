@@ -17,15 +17,14 @@ export function Detail({
   level,
   house,
   units,
-  seatHref,
+  personId,
   children,
 }: {
   ladder: Ladder;
   level: Level;
   house: HouseRules;
   units: UnitSystem;
-  /** Where it is shown how their seat is found. */
-  seatHref: string;
+  personId: string;
   /** What is said of it by hand. */
   children: ReactNode;
 }) {
@@ -87,8 +86,11 @@ export function Detail({
           <ButtonLink look="line" href={`/library/moves/${level.pattern}${level.rung}`}>
             How it is taught
           </ButtonLink>
+          <ButtonLink look="line" href={`/people/${personId}/swap?level=${level.pattern}${level.rung}`}>
+            This hurts
+          </ButtonLink>
           {hovers(level, ladder) && (
-            <ButtonLink look="line" href={seatHref}>
+            <ButtonLink look="line" href={`/library/seat?person=${personId}`}>
               How this seat is found
             </ButtonLink>
           )}
@@ -114,7 +116,7 @@ function holdsOn({ rung, support }: Level, ladder: Ladder): boolean {
 }
 
 /** What to put up and do, in one breath. */
-function doWords(level: Level, ladder: Ladder, units: UnitSystem): string {
+export function doWords(level: Level, ladder: Ladder, units: UnitSystem): string {
   const rung = ladder.rungs.find((r) => r.rung === level.rung);
   const built = level.targetFrom && level.targetFrom.length > 1 ? ` (${level.targetFrom.join(' + ')})` : '';
   const lifts = rung?.target && 'lifts' in rung.target;

@@ -58,13 +58,7 @@ export function LevelScreen({ view, rules, words, beside, confirm, say, note }: 
       note: noteOn(standing, waiting),
       bars: <WallBars ladder={ladder} level={level} blockers={blockers} earlier={earlier} tallest={tallest} />,
       detail: level ? (
-        <Detail
-          ladder={ladder}
-          level={level}
-          house={house}
-          units={units}
-          seatHref={`/library/seat?person=${view.person.id}`}
-        >
+        <Detail ladder={ladder} level={level} house={house} units={units} personId={view.person.id}>
           {lastWord}
           {trained.some((l) => l.pattern === ladder.pattern) && (
             <SeenClean

@@ -1,4 +1,5 @@
 import Link from 'next/link';
+import { setPatterns } from '../../core/shapes/facts';
 import { supportWords } from '../../core/level/support';
 import { sentenceIn, sentencesIn } from '../../core/math/units';
 import type { UnitSystem } from '../../core/shapes/person';
@@ -9,14 +10,16 @@ import { CourtLine, lookOf } from '../drawing/patterns';
 export function LadderTables({ rules, units }: { rules: LevelRules; units: UnitSystem }) {
   return (
     <div className="mt-2 space-y-2">
-      {rules.ladders.map((ladder) => (
+      {[...rules.ladders, ...rules.accessories].map((ladder) => (
         <details key={ladder.pattern}>
           <summary className="flex min-h-11 cursor-pointer flex-wrap items-center gap-x-3">
             <span className={`text-2xl leading-8 font-extrabold ${lookOf(ladder.pattern).words}`}>
               {ladder.pattern}
             </span>
             <b className="underline decoration-rule underline-offset-4">{ladder.title}</b>
-            <span className="ml-auto text-sm text-ink-soft">{ladder.rungs.length} rungs</span>
+            <span className="ml-auto text-sm text-ink-soft">
+              {ladder.rungs.length} {setPatterns.has(ladder.pattern) ? 'items, side by side' : 'rungs'}
+            </span>
           </summary>
           <CourtLine pattern={ladder.pattern} />
           <Rungs ladder={sentencesIn(ladder, units)} measured={rules.measured} units={units} />

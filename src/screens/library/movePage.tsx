@@ -1,6 +1,7 @@
 import { Heading } from '../touch/heading';
 import Link from 'next/link';
 import { formChecks } from '../../catalogue/form-checks/formChecks';
+import { setPatterns } from '../../core/shapes/facts';
 import { sentenceIn } from '../../core/math/units';
 import { loadedJoints, type Ladder, type LevelRules, type Rung } from '../../core/shapes/ladder';
 import type { FormCheck, Move } from '../../core/shapes/move';
@@ -26,7 +27,7 @@ export function MovePage({ rules, ladder, rung, move, units }: Props) {
     row.closes[pattern]?.some(([from, to]) => from <= rung.rung && rung.rung <= to),
   );
   const asks = rung.needs.map((need) => sentenceIn(needWords(need, rules.measured), units));
-  const at = (by: number) => rungs.find((r) => r.rung === rung.rung + by);
+  const at = (by: number) => (setPatterns.has(pattern) ? undefined : rungs.find((r) => r.rung === rung.rung + by));
   return (
     <div className="pt-5">
       <p className="flex flex-wrap gap-x-6">

@@ -7,6 +7,7 @@ import { classHeld, undoClass } from '../../../use-cases/classHeld';
 import { confirmLevels } from '../../../use-cases/confirmLevels';
 import { sayLastWord } from '../../../use-cases/lastWord';
 import { enterSheet } from '../../../use-cases/enterSheet';
+import { keepSwap } from '../../../use-cases/swaps';
 import { noteToday } from '../../../use-cases/saveEntry';
 import { addPerson, addWalkIn, changePerson } from '../../../use-cases/savePerson';
 import { joinDay } from '../../../use-cases/testingDay';
@@ -35,6 +36,9 @@ export const noteOfPerson = action(args([id(), form(), id()]), noteToday);
 export const saveConfirmedLevel = action(args([id(), codes(), ladders()]), confirmLevels);
 
 export const saveLastWord = action(args([id(), form(), id()]), sayLastWord);
+
+/** What was done today instead of a movement that hurts. */
+export const saveSwap = action(args([id(), form(), id()]), keepSwap);
 
 /** What was put right shows on every page of whoever it was and is. */
 export const saveCorrection = action(args([id(), form()]), correctAttempt, [['/people', 'layout']]);

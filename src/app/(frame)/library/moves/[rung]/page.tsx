@@ -17,7 +17,7 @@ export default async function OneMovePage({ params }: Params) {
   const desk = await theDesk();
   const rules = (await readRules(desk)).levels;
   const [, pattern = '', nth = ''] = /^([A-Z])([1-9])$/.exec(asked) ?? [];
-  const ladder = rules.ladders.find((l) => l.pattern === pattern);
+  const ladder = [...rules.ladders, ...rules.accessories].find((l) => l.pattern === pattern);
   const rung = ladder?.rungs.find((r) => r.rung === Number(nth));
   if (!ladder || !rung) notFound();
   const { units } = await readPlace(desk);
