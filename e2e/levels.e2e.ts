@@ -189,3 +189,41 @@ test('this hurts: two taps and what is done instead; at the desk sharp, and the 
   await says(page, 'h1', 'H4 is not open today');
   expect(faults).toEqual([]);
 });
+
+test('coached otherwise: for the hall, on this device, and for a person with a reason and what it costs', async () => {
+  const id = await addReadyTo(hall, 'Stine Style', today);
+  await sat(id, today, 9);
+  await noteOf(hall, id, today, { kind: 'pain', joint: 'knee', side: 'L', level: 2, since: null });
+  const { page, faults } = await openLevels(id);
+  await says(page, 'main', 'Coached hips back: “Hips back first, then down.”');
+  await (await page.waitForSelector('::-p-xpath(//a[contains(., "Coach it otherwise")])'))?.click();
+  await says(page, 'main', 'proposed: a knee that hurts or is replaced');
+  await says(page, 'main', 'Beside hips back: knee more, hip less, back less, room at the ankle less.');
+  for (const [width, height] of sizes) {
+    await resize(page, width, height);
+    expect([width, await looksWrong(page)]).toEqual([width, []]);
+  }
+  await resize(page, 1280, 800);
+  expect((await findings(page)).violations).toEqual([]);
+  await press(page, 'Square');
+  await press(page, 'Coach it so');
+  await says(page, 'form [role=alert]', 'Write why, in a few words.');
+  await page.type('main form input', 'her ankles bend well');
+  await press(page, 'Coach it so');
+  await says(page, 'main', 'Square, chosen for them: “her ankles bend well”');
+  await page.goto(`${hall.server.url}/library/coaching`, { waitUntil: 'networkidle0' });
+  await press(page, 'Upright');
+  await says(page, 'main', 'The hall has it its own way.');
+  await press(page, 'For me, on this device');
+  await press(page, 'Hinged');
+  await says(page, 'main', 'mine');
+  await page.goto(`${hall.server.url}/library/moves/L5`, { waitUntil: 'networkidle0' });
+  await says(page, 'main', 'The trunk in a lunge: hinged.');
+  await page.goto(`${hall.server.url}/library/moves/S5`, { waitUntil: 'networkidle0' });
+  await says(page, 'main', 'How to squat: upright.');
+  await page.deleteCookie({ name: 'coaching', url: hall.server.url });
+  await page.goto(`${hall.server.url}/people/${id}/levels`, { waitUntil: 'networkidle0' });
+  await page.waitForFunction(() => document.querySelector('main')?.textContent.includes('Coached') === true);
+  await says(page, 'main', 'Coached square');
+  expect(faults).toEqual([]);
+});

@@ -1,3 +1,4 @@
+import type { Coaching } from '../core/shapes/style';
 import type { HouseRules } from '../core/shapes/ladder';
 import type { Place } from '../core/shapes/person';
 import { inOne, type Register } from './connection';
@@ -43,6 +44,25 @@ export async function registerId(db: Register): Promise<string> {
 export async function findHouseRules(db: Register): Promise<Partial<HouseRules> | null> {
   const row = await db.selectFrom('meta').select('value').where('key', '=', houseRules).executeTakeFirst();
   return row ? (JSON.parse(row.value) as Partial<HouseRules>) : null;
+}
+
+const coaching = 'coaching';
+
+/** How the hall coaches where it differs from what is shipped. */
+export async function findCoaching(db: Register): Promise<Coaching> {
+  const row = await db.selectFrom('meta').select('value').where('key', '=', coaching).executeTakeFirst();
+  return row ? (JSON.parse(row.value) as Coaching) : {};
+}
+
+export async function saveCoaching(db: Register, chosen: Coaching): Promise<void> {
+  const value = JSON.stringify(chosen);
+  await inOne(db, (trx) =>
+    trx
+      .insertInto('meta')
+      .values({ key: coaching, value })
+      .onConflict((c) => c.column('key').doUpdateSet({ value }))
+      .execute(),
+  );
 }
 
 const houseRules = 'house-rules';

@@ -12,6 +12,7 @@ import {
   type EntryContent,
 } from '../core/shapes/intake';
 import { loadedJoints } from '../core/shapes/ladder';
+import { styleQuestionIds } from '../core/shapes/style';
 import { swapGrades, swapWheres } from '../core/shapes/swap';
 import { day, exactly, listOf, oneOf, wholeIn, within, words, yesNo } from './building';
 import { fallFields } from './person';
@@ -90,6 +91,12 @@ const contents = (today: string): Readonly<Record<string, Schema>> => ({
     heldS: wholeIn(1, 600, 's'),
   }),
   noticed: exactly({ kind: kind('noticed'), what: oneOf(noticedThings).required('is needed') }),
+  coaching: exactly({
+    kind: kind('coaching'),
+    question: oneOf(styleQuestionIds).required('is needed'),
+    option: string().max(40).required('Choose one.'),
+    reason: words(3, 'Write why, in a few words.').max(200).required('Write why, in a few words.'),
+  }),
   swap: exactly({
     kind: kind('swap'),
     pattern: oneOf(patterns).required('is needed'),

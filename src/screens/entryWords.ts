@@ -1,3 +1,4 @@
+import { styleQuestions } from '../catalogue/styles/styles';
 import type { EntryContent } from '../core/shapes/intake';
 import type { DayRules } from '../core/shapes/rules';
 import { states, stateOfReadiness } from './states';
@@ -34,6 +35,11 @@ export function entryLine(content: EntryContent, { readiness }: DayRules): strin
       return `seen clean in two classes: ${content.pattern}${content.rung} and the rungs under it${content.heldS === undefined ? '' : `, held ${content.heldS} s`}`;
     case 'noticed':
       return noticedWords[content.what];
+    case 'coaching': {
+      const question = styleQuestions.find((q) => q.id === content.question);
+      const option = question?.options.find((o) => o.id === content.option);
+      return `coached: ${question?.title ?? content.question}, ${option?.name ?? content.option} (${content.reason})`;
+    }
     case 'swap': {
       const hurt = `${content.pattern}${content.rung} hurt at the ${content.joint}, ${content.grade}`;
       if (content.instead === null) return `${hurt}: left out for the day`;

@@ -6,6 +6,7 @@ import { storeEntry } from '../database/entries';
 import { findPerson } from '../database/people';
 import { entryBody } from '../schemas/entry';
 import { parse, type FieldError } from '../schemas/parse';
+import { isStyle } from './coaching';
 import { readRecord } from './readRecords';
 import { readRules } from './rules';
 import { together, type Desk } from './desk';
@@ -26,6 +27,8 @@ export async function saveEntry(desk: Desk, id: string, input: unknown): Promise
       errors.push({ path: '', message: 'the key in the address must be 8 to 64 letters, digits, - or _' });
     if (!(await findPerson(trx.db, personId)))
       errors.push({ path: '/personId', message: 'nobody in the register has this id' });
+    if (content.kind === 'coaching' && !isStyle(content.question, content.option))
+      errors.push({ path: '/content/option', message: `${content.option} is no answer to this question.` });
     if (content.kind === 'clearance' && errors.length === 0)
       errors.push(...(await olderFaults(trx, id, personId, content.answeredOn ?? today)));
     if (errors.length > 0) return { kind: 'rejected', errors };

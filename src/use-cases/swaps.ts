@@ -6,14 +6,16 @@ import { assignLevels, levelAt, withAccessories } from '../core/level/assign';
 import type { Level } from '../core/level/answer';
 import { isOpen, trainedLevel, waitingLevel, type Standing } from '../core/level/standing';
 import { findSwaps, type SwapAnswer, type Swapped } from '../core/level/swap';
-import type { Facts, Pattern } from '../core/shapes/facts';
+import { coachingStyles, type Facts, type Pattern } from '../core/shapes/facts';
 import { loadedJoints, type LevelRules, type LoadedJoint } from '../core/shapes/ladder';
 import type { PersonId } from '../core/shapes/person';
+import type { Coaching } from '../core/shapes/style';
 import type { SwapGrade } from '../core/shapes/swap';
 import type { PersonView } from '../core/view/personView';
 import { storeEntry } from '../database/entries';
 import { parse, type FieldError } from '../schemas/parse';
 import { swapForm, type SwapForm } from '../schemas/swap';
+import { readCoached } from './coaching';
 import { together, type Desk } from './desk';
 import { factsOfPerson, readPerson } from './readPeople';
 
@@ -34,9 +36,15 @@ export type ReadSwaps =
   | { readonly kind: 'closed'; readonly why: readonly string[] };
 
 /** What may be done today instead of one of somebody's movements, for every joint and grade. */
-export async function readSwaps(desk: Desk, view: PersonView, pattern: Pattern, rung: number): Promise<ReadSwaps> {
+export async function readSwaps(
+  desk: Desk,
+  view: PersonView,
+  pattern: Pattern,
+  rung: number,
+  device: Coaching = {},
+): Promise<ReadSwaps> {
   return together(desk, async (trx) => {
-    const known = await caseOf(trx, view);
+    const known = await caseOf(trx, view, device);
     if (!known) return { kind: 'closed', why: ['nothing may be done today'] };
     const level = levelOf(known, pattern, rung);
     if ('why' in level) return { kind: 'closed', ...level };
@@ -58,10 +66,13 @@ interface Case {
   readonly today: string;
 }
 
-async function caseOf(desk: Desk, view: PersonView): Promise<Case | null> {
+async function caseOf(desk: Desk, view: PersonView, device: Coaching): Promise<Case | null> {
   const found = await factsOfPerson(desk, view.person.id);
   if (!found || view.levels.refused) return null;
-  const { rules, facts, today } = found;
+  const { rules, today } = found;
+  const coached = await readCoached(desk, device, view);
+  const style = coachingStyles.find((s) => coached.some((c) => c.question.id === 'squat' && c.option.id === s));
+  const facts = style ? { ...found.facts, style } : found.facts;
   const beside = besideOf(rules, facts, view.levels.levels, view.decided, view.lastTestedOn);
   const standings = [...view.standings, ...beside.map((b) => b.standing)];
   return { rules, facts, today, entries: view.known.entries, standings };
@@ -105,7 +116,13 @@ export type KeepSwap =
  * Keeps what was done instead as an entry; where nothing was offered also the pain, by which readiness follows.
  * @param key made when it was pressed: sent twice it is kept once
  */
-export async function keepSwap(desk: Desk, id: PersonId, sent: unknown, key: string): Promise<KeepSwap> {
+export async function keepSwap(
+  desk: Desk,
+  id: PersonId,
+  sent: unknown,
+  key: string,
+  device: Coaching = {},
+): Promise<KeepSwap> {
   const parsed = parse(swapForm, sent);
   if (parsed.kind === 'bad') return { kind: 'invalid', errors: parsed.errors };
   const form = parsed.value;
@@ -113,7 +130,7 @@ export async function keepSwap(desk: Desk, id: PersonId, sent: unknown, key: str
     const view = await readPerson(trx, id);
     if (!view) return { kind: 'not-found' };
     if (view.known.entries.some((e) => e.id === key)) return { kind: 'kept' };
-    const one = await caseOf(trx, view);
+    const one = await caseOf(trx, view, device);
     const level = one ? levelOf(one, form.pattern, form.rung) : { why: ['nothing may be done today'] };
     if (!one || 'why' in level)
       return fault(

@@ -1,6 +1,7 @@
 import { wishes, type IsoDate, type Limiter, type Pattern, type Readiness, type Side, type WalkingAid } from './facts';
 import type { LoadedJoint } from './ladder';
 import type { PersonId } from './person';
+import type { StyleQuestionId } from './style';
 import type { SwapGrade, SwapWhere } from './swap';
 
 /** Parts of the intake that a walk-in leaves for later. */
@@ -160,6 +161,8 @@ export type EntryContent =
   | { readonly kind: 'shown'; readonly pattern: Pattern; readonly rung: number; readonly heldS?: number }
   /** Wished for, or seen by the instructor: it offers a movement beside the four. */
   | { readonly kind: 'noticed'; readonly what: Noticed }
+  /** How somebody is coached, other than the hall or the instructor does; with a reason. */
+  | { readonly kind: 'coaching'; readonly question: StyleQuestionId; readonly option: string; readonly reason: string }
   /** A movement hurt: what was done instead today, or that nothing was. */
   | {
       readonly kind: 'swap';

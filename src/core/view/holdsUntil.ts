@@ -76,6 +76,7 @@ function turnsOf(entry: Entry, on: number, rules: RuleBook, limiterSpans: Turns)
     shown: () => after(on, [rules.levels.house.oldAfterDays]),
     noticed: () => [],
     swap: () => [],
+    coaching: () => [],
     withdrawn: () => [],
   };
   return (ofKind[content.kind] as (content: EntryContent) => Turns)(content);

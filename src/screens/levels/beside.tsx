@@ -1,4 +1,5 @@
 import type { Beside } from '../../core/level/accessories';
+import type { Coached } from '../../core/level/coaching';
 import type { Level } from '../../core/level/answer';
 import { isOpen, trainedLevel, type Standing } from '../../core/level/standing';
 import { ofKind } from '../../core/intake/entries';
@@ -41,7 +42,14 @@ const aboutOf = ({ ladder, item, words }: BesideOn) => ({
 });
 
 /** Short bays at the side of the four: what somebody trains beside them, then what is offered, each with why. */
-export function besideBays({ beside, view, rules, say, note }: Props & { rules: LevelRules }): ShortBay[] {
+export function besideBays({
+  beside,
+  view,
+  rules,
+  coached,
+  say,
+  note,
+}: Props & { rules: LevelRules; coached: readonly Coached[] }): ShortBay[] {
   return beside.filter(isShown).map((one): ShortBay => {
     const { ladder, item, standing, offeredFor } = one;
     const level = shownOn(standing);
@@ -65,7 +73,7 @@ export function besideBays({ beside, view, rules, say, note }: Props & { rules: 
           </span>
         </>
       ),
-      detail: <OneBeside {...{ one, view, rules, say, note }} key={keyOf(one)} offeredFor={offeredFor} />,
+      detail: <OneBeside {...{ one, view, rules, coached, say, note }} key={keyOf(one)} offeredFor={offeredFor} />,
     };
   });
 }
@@ -89,9 +97,13 @@ function OneBeside({
   offeredFor,
   view: { units, known, person },
   rules: { house },
+  coached,
   say,
   note,
-}: { one: BesideOn; offeredFor: string | null; rules: LevelRules } & Omit<Props, 'beside'>) {
+}: { one: BesideOn; offeredFor: string | null; rules: LevelRules; coached: readonly Coached[] } & Omit<
+  Props,
+  'beside'
+>) {
   const { ladder, item, standing, words } = one;
   const { ceiling, state, inForce } = standing;
   const trained = trainedLevel(standing);
@@ -125,7 +137,14 @@ function OneBeside({
         )}
       </div>
       {shown ? (
-        <Detail ladder={ladder} level={sentencesIn(shown, units)} house={house} units={units} personId={person.id}>
+        <Detail
+          ladder={ladder}
+          level={sentencesIn(shown, units)}
+          house={house}
+          units={units}
+          personId={person.id}
+          coached={coached}
+        >
           {word && <LastWord key={word.seen} {...word} say={say} />}
           {trained && (
             <SeenClean

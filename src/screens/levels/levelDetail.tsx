@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { cautions } from '../../catalogue/cautions/cautions';
 import type { Blocker, Level } from '../../core/level/answer';
+import { coachedOn, type Coached } from '../../core/level/coaching';
 import { hazardsAt } from '../../core/level/hazards';
 import { massWords, sentenceIn, shortLengthWords, unitsOf } from '../../core/math/units';
 import type { HouseRules, Ladder } from '../../core/shapes/ladder';
@@ -18,6 +19,7 @@ export function Detail({
   house,
   units,
   personId,
+  coached,
   children,
 }: {
   ladder: Ladder;
@@ -25,9 +27,12 @@ export function Detail({
   house: HouseRules;
   units: UnitSystem;
   personId: string;
+  /** How they are coached, question by question. */
+  coached: readonly Coached[];
   /** What is said of it by hand. */
   children: ReactNode;
 }) {
+  const [main] = coachedOn(coached, level.pattern, level.rung);
   return (
     <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[1.2fr_1.25fr_1fr]">
       <div className="min-w-0">
@@ -82,13 +87,24 @@ export function Detail({
           {level.reasons.length === 0 && <li>Nothing is asked for.</li>}
         </Lines>
         <p className="text-sm text-ink-soft">Thresholds without a name are house rules: {house.source.cite}.</p>
+        {main && (
+          <p className="mt-3">
+            <b>Coached {main.option.name.toLowerCase()}:</b> “{main.option.cue}”{' '}
+            {main.proposed && `Proposed: ${main.proposed.option.name.toLowerCase()}, for ${main.proposed.because}.`}
+          </p>
+        )}
         <p className="mt-3 flex flex-wrap gap-3">
-          <ButtonLink look="line" href={`/library/moves/${level.pattern}${level.rung}`}>
-            How it is taught
-          </ButtonLink>
           <ButtonLink look="line" href={`/people/${personId}/swap?level=${level.pattern}${level.rung}`}>
             This hurts
           </ButtonLink>
+          <ButtonLink look="line" href={`/library/moves/${level.pattern}${level.rung}`}>
+            How it is taught
+          </ButtonLink>
+          {main && (
+            <ButtonLink look="line" href={`/people/${personId}/coaching`}>
+              Coach it otherwise
+            </ButtonLink>
+          )}
           {hovers(level, ladder) && (
             <ButtonLink look="line" href={`/library/seat?person=${personId}`}>
               How this seat is found

@@ -1,3 +1,4 @@
+import type { Coached } from '../../core/level/coaching';
 import { sentencesIn } from '../../core/math/units';
 import { trainedLevels, waitingLevels } from '../../core/level/standing';
 import { ofKind } from '../../core/intake/entries';
@@ -25,13 +26,14 @@ interface Props {
   readonly words: readonly WordsOn[];
   /** Beside the four; empty where nobody may train today. */
   readonly beside: readonly BesideOn[];
+  readonly coached: readonly Coached[];
   readonly confirm: (seen: readonly string[], keep: readonly Pattern[]) => Promise<ConfirmAnswer>;
   readonly say: Say;
   readonly note: Note;
 }
 
 /** Four bays of wall bars with their pegs; under them, of the bay looked at, what to do, why, and what opens the next. */
-export function LevelScreen({ view, rules, words, beside, confirm, say, note }: Props) {
+export function LevelScreen({ view, rules, words, beside, coached, confirm, say, note }: Props) {
   const { ladders, house } = rules;
   const { standings, decided, units } = view;
   const levels = sentencesIn(view.levels, units);
@@ -58,7 +60,7 @@ export function LevelScreen({ view, rules, words, beside, confirm, say, note }: 
       note: noteOn(standing, waiting),
       bars: <WallBars ladder={ladder} level={level} blockers={blockers} earlier={earlier} tallest={tallest} />,
       detail: level ? (
-        <Detail ladder={ladder} level={level} house={house} units={units} personId={view.person.id}>
+        <Detail ladder={ladder} level={level} house={house} units={units} personId={view.person.id} coached={coached}>
           {lastWord}
           {trained.some((l) => l.pattern === ladder.pattern) && (
             <SeenClean
@@ -103,7 +105,7 @@ export function LevelScreen({ view, rules, words, beside, confirm, say, note }: 
       <KeepingLevels waiting={waiting.map((l) => l.code).join()}>
         <LevelBays
           bays={bays}
-          short={besideBays({ beside, view, rules, say, note })}
+          short={besideBays({ beside, view, rules, coached, say, note })}
           more={beside.length > 0 && <MoreBeside {...{ beside, view, say, note }} />}
           lines={<YesLines lines={linesOf(standings, ladders, units)} ladders={ladders.map((l) => l.pattern)} />}
           aside={

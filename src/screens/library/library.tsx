@@ -54,6 +54,9 @@ export function LibraryScreen({
               published source, but for the chair stand of S5.
             </p>
             <LadderTables rules={rules} units={place.units} />
+            <ButtonLink look="line" href="/library/coaching" className="mt-3">
+              How it is coached
+            </ButtonLink>
           </section>
         </div>
         <div className="min-w-0 space-y-8">

@@ -1,10 +1,11 @@
 import { Heading } from '../touch/heading';
 import Link from 'next/link';
 import { formChecks } from '../../catalogue/form-checks/formChecks';
+import { checksFirst, type Coached } from '../../core/level/coaching';
 import { setPatterns } from '../../core/shapes/facts';
 import { sentenceIn } from '../../core/math/units';
 import { loadedJoints, type Ladder, type LevelRules, type Rung } from '../../core/shapes/ladder';
-import type { FormCheck, Move } from '../../core/shapes/move';
+import type { FormCheck, FormCheckCode, Move } from '../../core/shapes/move';
 import type { UnitSystem } from '../../core/shapes/person';
 import { CourtLine, lookOf } from '../drawing/patterns';
 import { SignMark } from '../drawing/stateMark';
@@ -15,13 +16,15 @@ interface Props {
   readonly ladder: Ladder;
   readonly rung: Rung;
   readonly move: Move | null;
+  /** How it is coached in this hall, or by the instructor of this device. */
+  readonly coached: readonly Coached[];
   readonly units: UnitSystem;
 }
 
 const link = 'inline-flex min-h-11 items-center text-squat underline underline-offset-4';
 
 /** All there is of one rung: how it is taught, what to look at, what it trains and loads, what it asks for and what closes it. */
-export function MovePage({ rules, ladder, rung, move, units }: Props) {
+export function MovePage({ rules, ladder, rung, move, coached, units }: Props) {
   const { pattern, rungs } = ladder;
   const closing = rules.limiters.filter((row) =>
     row.closes[pattern]?.some(([from, to]) => from <= rung.rung && rung.rung <= to),
@@ -53,9 +56,9 @@ export function MovePage({ rules, ladder, rung, move, units }: Props) {
       <p className="text-lg">{sentenceIn(rung.does, units)}</p>
       <CourtLine pattern={pattern} />
       <div className="mt-4 grid gap-x-12 gap-y-6 lg:grid-cols-[1.1fr_1fr]">
-        {move && <Taught move={move} />}
+        {move && <Taught move={move} coached={coached} />}
         <div className="space-y-6">
-          {move && <LookAt move={move} />}
+          {move && <LookAt move={move} checks={checksFirst(move.checks, coached)} />}
           <section aria-labelledby="loads">
             <Heading id="loads">What works and what is loaded</Heading>
             {move && <p className="mt-2 first-letter:uppercase">{move.trains.join(', ')}.</p>}
@@ -89,7 +92,7 @@ export function MovePage({ rules, ladder, rung, move, units }: Props) {
 }
 
 /** The words an instructor says, in the order they are said. */
-function Taught({ move }: { move: Move }) {
+function Taught({ move, coached }: { move: Move; coached: readonly Coached[] }) {
   const lines = [
     ['Start', move.start],
     ['There', move.down],
@@ -110,6 +113,23 @@ function Taught({ move }: { move: Move }) {
             </div>
           ))}
       </dl>
+      {coached.length > 0 && (
+        <>
+          <h3 className="mt-4 font-bold">Coached here</h3>
+          <ul className="mt-1 space-y-1">
+            {coached.map(({ question, option }) => (
+              <li key={question.id}>
+                {question.title}: <b>{option.name.toLowerCase()}</b>. “{option.cue}”
+              </li>
+            ))}
+          </ul>
+          <p>
+            <Link href="/library/coaching" className={link}>
+              Who says what, and how to choose otherwise
+            </Link>
+          </p>
+        </>
+      )}
       {move.note !== undefined && (
         <p className="mt-3">
           <b>Mind:</b> {move.note}.
@@ -120,8 +140,8 @@ function Taught({ move }: { move: Move }) {
 }
 
 /** The checks that matter most, the first one first, and the one that stops anything. */
-function LookAt({ move }: { move: Move }) {
-  const own = move.checks.flatMap((code) => formChecks.find((c) => c.code === code) ?? []);
+function LookAt({ move, checks }: { move: Move; checks: readonly FormCheckCode[] }) {
+  const own = checks.flatMap((code) => formChecks.find((c) => c.code === code) ?? []);
   const stops = formChecks.filter((c) => c.stopSign === true);
   return (
     <section aria-labelledby="look">

@@ -1,6 +1,7 @@
 'use server';
 import { args, form, id, text } from '../../../schemas/door';
 import { changeNorms } from '../../../use-cases/norms';
+import { chooseForHall } from '../../../use-cases/coaching';
 import { action } from '../../doors';
 
 /**
@@ -8,3 +9,6 @@ import { action } from '../../doors';
  * when the form was opened.
  */
 export const saveNorms = action(args([text(64), id(), form(), text(64).nullable()]), changeNorms);
+
+/** How the hall coaches, one question. */
+export const saveHallCoaching = action(args([form()]), chooseForHall);

@@ -11,6 +11,7 @@ import { keepSwap } from '../../../use-cases/swaps';
 import { noteToday } from '../../../use-cases/saveEntry';
 import { addPerson, addWalkIn, changePerson } from '../../../use-cases/savePerson';
 import { joinDay } from '../../../use-cases/testingDay';
+import { theDeviceCoaching } from '../../deviceCoaching';
 import { action } from '../../doors';
 
 /** The id is made when the form was opened, so that a form sent twice adds one person. */
@@ -38,7 +39,9 @@ export const saveConfirmedLevel = action(args([id(), codes(), ladders()]), confi
 export const saveLastWord = action(args([id(), form(), id()]), sayLastWord);
 
 /** What was done today instead of a movement that hurts. */
-export const saveSwap = action(args([id(), form(), id()]), keepSwap);
+export const saveSwap = action(args([id(), form(), id()]), async (desk, personId, sent, key) =>
+  keepSwap(desk, personId, sent, key, await theDeviceCoaching()),
+);
 
 /** What was put right shows on every page of whoever it was and is. */
 export const saveCorrection = action(args([id(), form()]), correctAttempt, [['/people', 'layout']]);

@@ -2,6 +2,9 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { moveOf } from '../../../../../catalogue/ladders/moves';
 import { MovePage } from '../../../../../screens/library/movePage';
+import { coachedOn } from '../../../../../core/level/coaching';
+import { readCoached } from '../../../../../use-cases/coaching';
+import { theDeviceCoaching } from '../../../../deviceCoaching';
 import { theDesk } from '../../../../../use-cases/desk';
 import { readPlace } from '../../../../../use-cases/places';
 import { readRules } from '../../../../../use-cases/rules';
@@ -21,5 +24,8 @@ export default async function OneMovePage({ params }: Params) {
   const rung = ladder?.rungs.find((r) => r.rung === Number(nth));
   if (!ladder || !rung) notFound();
   const { units } = await readPlace(desk);
-  return <MovePage {...{ rules, ladder, rung, units }} move={moveOf(ladder.pattern, rung.rung) ?? null} />;
+  const coached = coachedOn(await readCoached(desk, await theDeviceCoaching()), ladder.pattern, rung.rung);
+  return (
+    <MovePage {...{ rules, ladder, rung, units }} move={moveOf(ladder.pattern, rung.rung) ?? null} coached={coached} />
+  );
 }

@@ -1,8 +1,10 @@
 import type { Metadata } from 'next';
+import { readCoached } from '../../../../../use-cases/coaching';
 import { theDesk } from '../../../../../use-cases/desk';
 import { readBeside, readWords } from '../../../../../use-cases/lastWord';
 import { readRules } from '../../../../../use-cases/rules';
 import { LevelScreen } from '../../../../../screens/levels/levelPage';
+import { theDeviceCoaching } from '../../../../deviceCoaching';
 import { noteOfPerson, saveConfirmedLevel, saveLastWord } from '../../actions';
 import { thePerson, type PersonParams } from '../person';
 
@@ -19,6 +21,7 @@ export default async function LevelPage(context: PersonParams) {
       rules={rules.levels}
       words={await readWords(desk, id)}
       beside={await readBeside(desk, view)}
+      coached={await readCoached(desk, await theDeviceCoaching(), view)}
       say={saveLastWord.bind(null, id)}
       confirm={saveConfirmedLevel.bind(null, id)}
       note={noteOfPerson.bind(null, id)}

@@ -5,6 +5,7 @@ import { SwapScreen } from '../../../../../screens/swap/swapPage';
 import { theDesk } from '../../../../../use-cases/desk';
 import { readRules } from '../../../../../use-cases/rules';
 import { readSwaps } from '../../../../../use-cases/swaps';
+import { theDeviceCoaching } from '../../../../deviceCoaching';
 import { saveSwap } from '../../actions';
 import { thePerson, type PersonParams } from '../person';
 
@@ -21,7 +22,7 @@ export default async function SwapPage(context: Asked) {
   const [, letter = '', rung = ''] = /^([A-Z])([1-9])$/.exec(level) ?? [];
   const pattern = patterns.find((p) => p === letter);
   const swaps = pattern
-    ? await readSwaps(desk, view, pattern, Number(rung))
+    ? await readSwaps(desk, view, pattern, Number(rung), await theDeviceCoaching())
     : { kind: 'closed' as const, why: ['the address names no movement, such as S5'] };
   const { levels } = await readRules(desk);
   return (
