@@ -227,3 +227,30 @@ test('coached otherwise: for the hall, on this device, and for a person with a r
   await says(page, 'main', 'Coached square');
   expect(faults).toEqual([]);
 });
+
+test('history: pegs with their days, and a story another instructor takes over from', async () => {
+  const id = await addReadyTo(hall, 'Hedda Herold', today);
+  await sat(id, '2026-02-02', 9);
+  const first = await openLevels(id);
+  await first.page.keyboard.press('c');
+  await says(first.page, '[data-testid=confirmed]', 'Confirmed');
+  await press(first.page, 'Not this one');
+  await first.page.type(`${word} input`, 'tired this week');
+  await press(first.page, 'Leave this one out');
+  await says(first.page, word, '“tired this week”');
+  const { page, faults } = await openLevels(id);
+  await (await page.waitForSelector('::-p-xpath(//a[contains(., "History")])'))?.click();
+  await says(page, 'main', 'Left out since 2 Mar 2026');
+  await says(page, 'main', 'left out by this device: “tired this week”');
+  await says(page, 'main', 'confirmed by this device');
+  for (const [width, height] of sizes) {
+    await resize(page, width, height);
+    expect([width, await looksWrong(page)]).toEqual([width, []]);
+  }
+  expect((await findings(page)).violations).toEqual([]);
+  await (await page.waitForSelector('::-p-xpath(//nav//a[contains(., "Hinge")])'))?.click();
+  await says(page, 'main', 'Decided by:');
+  const { status } = await send(hall, 'PUT', '/api/v1/decisions/hedda-sent-1', { personId: id, word: 'as-it-is' });
+  expect(status).toBe(422);
+  expect(faults).toEqual([]);
+});

@@ -93,6 +93,12 @@ async function levelsBy(
   }));
 }
 
+/** One decision with its facts. */
+export async function findDecision(db: Register, id: string): Promise<Decision | undefined> {
+  const row = await db.selectFrom('decision').select('person_id').where('id', '=', id).executeTakeFirst();
+  return row && (await listDecisions(db, row.person_id)).find((d) => d.id === id);
+}
+
 /** Decisions of one person with their facts, oldest first. */
 export async function listDecisions(db: Register, personId: PersonId): Promise<Decision[]> {
   const rows = await db

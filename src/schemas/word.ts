@@ -6,8 +6,7 @@ import { exactly, numberIn, oneOf, wholeIn, words } from './building';
 export const saidWords = ['as-it-is', 'lower', 'not-this', 'higher'] as const;
 export type SaidWord = (typeof saidWords)[number];
 
-/** A word as it is sent: of which ladder, what stood on the screen, and what was chosen instead. */
-export const wordForm = exactly({
+const wordFields = {
   word: oneOf(saidWords).required('Choose one.'),
   pattern: oneOf(patterns).required('Choose a ladder.'),
   /** Of a set: which item. */
@@ -25,6 +24,14 @@ export const wordForm = exactly({
     .when('word', ([word], schema) =>
       word === 'higher' ? schema.concat(words(3, 'Write why, in a few words.')) : schema,
     ),
-});
+};
+
+/** A word as it is sent: of which ladder, what stood on the screen, and what was chosen instead. */
+export const wordForm = exactly(wordFields);
 
 export type WordForm = InferType<typeof wordForm>;
+
+/** The same as it is sent over HTTP, with whose level it is. */
+export const sentWord = exactly({ ...wordFields, personId: string().max(64).required('is needed') });
+
+export type SentWord = InferType<typeof sentWord>;

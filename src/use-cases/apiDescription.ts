@@ -16,6 +16,7 @@ import { registerFilters, registerSorts } from '../core/shapes/register';
 import { answerColumns, scoreColumns } from '../formats/scoreCsv';
 import { dayEventKinds } from '../schemas/dayNote';
 import { bodyLimits } from '../schemas/requests';
+import { saidWords } from '../schemas/word';
 
 type Json = Readonly<Record<string, unknown>>;
 
@@ -332,6 +333,37 @@ export function apiDescription(): Json {
           summary: 'One dated entry: pain, fall, answers, check of the day, incident',
           parameters: [parameter('key', 'path', text)],
           requestBody: { required: true, ...json({ type: 'object', required: ['personId', 'on', 'content'] }) },
+          responses: {
+            '201': { description: 'First time', ...json(anything) },
+            ...answers(anything, 400, 409, 413, 415, 422),
+          },
+        },
+      },
+      '/api/v1/decisions/{key}': {
+        put: {
+          summary:
+            'The instructor’s word on one ladder: as it is, lower, not this one, higher with a reason; once a key',
+          parameters: [parameter('key', 'path', text)],
+          requestBody: {
+            required: true,
+            ...json(
+              exactly(
+                {
+                  personId: text,
+                  ...{ word: oneOf(saidWords), pattern: oneOf(patterns), item: orNull(between([1, 9], 'integer')) },
+                  seen: { ...text, description: 'the code that the rules give; empty where they give nothing' },
+                  ...{ rung: orNull(between([1, 9], 'integer')), support: orNull(oneOf(supports)) },
+                  ...{
+                    heightCm: orNull(between([5, 80], 'integer')),
+                    dose: orNull(text),
+                    loadKg: orNull(between([0, 50])),
+                  },
+                  why: text,
+                },
+                ['personId', 'word', 'pattern', 'seen', 'rung', 'support', 'heightCm', 'dose', 'loadKg', 'why'],
+              ),
+            ),
+          },
           responses: {
             '201': { description: 'First time', ...json(anything) },
             ...answers(anything, 400, 409, 413, 415, 422),

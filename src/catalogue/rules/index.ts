@@ -2,6 +2,7 @@ import type { LevelRules } from '../../core/shapes/ladder';
 import { accessories, ladders } from '../ladders';
 import { offers } from '../ladders/offers';
 import { limiterRows } from '../limiters/limiters';
+import { ownFlagNeeds } from '../own/flagNeeds';
 import { balanceRows, houseRules } from './house';
 import { measuredFacts } from './margins';
 
@@ -11,6 +12,7 @@ export const levelRules: LevelRules = {
   ladders,
   accessories,
   offers,
+  ownFlagNeeds,
   measured: measuredFacts,
   limiters: limiterRows,
   balance: balanceRows,

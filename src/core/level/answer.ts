@@ -68,6 +68,8 @@ export interface Level {
   readonly dose: Dose;
   readonly code: string;
   readonly missing: string | null;
+  /** A movement of the hall’s own, as it was then. */
+  readonly own?: { readonly id: string; readonly version: number };
   /** Not as the rules gave it. */
   readonly byHand?: ByHand;
   readonly reasons: readonly Reason[];

@@ -17,10 +17,12 @@ import {
   type TestResult,
 } from '../shapes/facts';
 import type { Ladder, LevelRules } from '../shapes/ladder';
+import type { OwnExercise } from '../shapes/own';
 import type { Blocker, Level } from './answer';
 import { assignLevels, itemsOf, withAccessories } from './assign';
 import { measuredFor } from './cautious';
-import { done, legs, madeUpDay, madeUpKit, someone, stands } from './madeUp';
+import { anOwn, done, legs, madeUpDay, madeUpKit, someone, stands } from './madeUp';
+import { ownRung } from './own';
 import { seatAtLeast, seatHeights } from './seat';
 
 const today = madeUpDay;
@@ -683,6 +685,21 @@ describe('must always hold', () => {
       ],
     },
   ];
+  const onLadder = (own: OwnExercise): Ladder => {
+    const of = everything.ladders.find((l) => l.pattern === own.pattern);
+    const under = setPatterns.has(own.pattern) ? [] : (of?.rungs.filter((r) => r.rung < (own.beside ?? 0)) ?? []);
+    return { pattern: own.pattern, title: own.name, rungs: [...under, ownRung(own, levelRules)] };
+  };
+  const owns = [
+    anOwn({ name: 'Own: a slide beside L2', slides: true, loads: {} }),
+    anOwn({ name: 'Own: one leg beside L7', beside: 7, stance: 'one-leg', hands: 'h', loads: { knee: 'some' } }),
+    anOwn({ name: 'Own: a lift beside H5', pattern: 'H', beside: 5, stance: 'two-foot', hands: '0', weight: true }),
+    anOwn({ name: 'Own: on the floor in the set', pattern: 'M', beside: null, stance: 'lying', floor: true }),
+    anOwn({
+      ...{ name: 'Own: seated in the set', pattern: 'M', beside: null, stance: 'seated', hands: '0', loads: {} },
+      ...{ needs: [{ fact: 'cleanStands', atLeast: 5 }], closedBy: ['dizziness'], places: ['kit.chair'] },
+    }),
+  ];
   const looked = [
     ...small.map((ladder) => [ladder.title, ladder, 150] as const),
     ...everything.ladders
@@ -691,6 +708,7 @@ describe('must always hold', () => {
         (ladder) =>
           [setPatterns.has(ladder.pattern) ? (ladder.rungs[0]?.name ?? '') : ladder.title, ladder, 25] as const,
       ),
+    ...owns.map((own) => [own.name, onLadder(own), 25] as const),
   ];
 
   test.each(looked)(

@@ -16,7 +16,7 @@ import { printLevelCode } from './code';
 import { halved, startingDose } from './dose';
 import { aidWords } from './hover';
 import { limitersInForce, type LimiterInForce } from '../intake/inForce';
-import { askFirstKindOf, changesOf, closing, readinessOf } from './limits';
+import { askFirstKindOf, changesOf, closing, closingOwn, readinessOf } from './limits';
 import { checkNeed, readAll, type Carried, type NeedAnswer, type PlainNeed, type Readings } from './needs';
 import {
   askedOf,
@@ -146,6 +146,25 @@ export function levelAt(
   const at = judged.find((j) => j.rung.rung === rung);
   const top = askFirstTop(pattern, one);
   if (at && at.blocks.length === 0 && rung <= top) return levelFrom(ladder, at, judged, one);
+  return { pattern, blockers: at ? blockersOf(pattern, at, one) : [] };
+}
+
+/**
+ * The level on a movement of the hall's own: judged as the rung it stands beside, after all the person's needs under it, or
+ * alone in a set; nobody's word stands in for what it asks.
+ * @param rung built from it, see `ownRung`
+ */
+export function levelBeside(rules: LevelRules, facts: Facts, pattern: Pattern, rung: Rung): Level | ClosedLadder {
+  const found = rules.ladders.find((l) => l.pattern === pattern);
+  if (!found) return { pattern, blockers: [] };
+  const under = setPatterns.has(pattern) ? [] : found.rungs.filter((r) => r.rung < rung.rung);
+  const ladder = { ...found, rungs: [...under, rung] };
+  const plain = { ...facts, setByHand: facts.setByHand.filter((s) => s.pattern !== pattern) };
+  const one = caseOf({ ...rules, ladders: [ladder] }, plain);
+  if (!one) return { pattern, blockers: [] };
+  const judged = judgedOn(ladder, one);
+  const at = judged.at(-1);
+  if (at && at.blocks.length === 0 && rung.rung <= askFirstTop(pattern, one)) return levelFrom(ladder, at, judged, one);
   return { pattern, blockers: at ? blockersOf(pattern, at, one) : [] };
 }
 
@@ -424,6 +443,7 @@ function judge(pattern: Pattern, upTo: readonly Rung[], one: Case, checks: Check
     target,
     blocks: hardest([
       ...closing(inForce, pattern, rung.rung).map(limiterBlock),
+      ...closingOwn(inForce, rung),
       ...failed,
       ...freer,
       ...closed,

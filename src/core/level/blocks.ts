@@ -33,6 +33,13 @@ export function limiterBlock({ row, limiter }: LimiterInForce): Block {
   return { fact, have: 'present', measured: 'present', need, measuredNeeded: need, tag: row.title, text };
 }
 
+/** A limiter that must not be there, whatever is lifted or named; a pain opens where it is less. */
+export function goneBlock(entry: LimiterInForce): Block {
+  const block = limiterBlock(entry);
+  if (entry.limiter.unasked || entry.row.painAtLeast !== undefined) return block;
+  return { ...block, need: gone, measuredNeeded: gone, text: `${entry.row.title}: stays closed` };
+}
+
 /** A limiter whose change of the hands, and not its span, keeps a rung closed. */
 export function handsBlock(entry: LimiterInForce): Block {
   const block = limiterBlock({ ...entry, row: { ...entry.row, untilLifted: false } });

@@ -1,9 +1,26 @@
 import { closesRung, type LimiterInForce } from '../intake/inForce';
 import { askFirstKinds, type AskFirstKind, type Facts, type Pattern, type Readiness } from '../shapes/facts';
-import type { LimiterChange } from '../shapes/ladder';
+import { forbiddenIn, loadsSpared } from '../shapes/forbids';
+import type { LimiterChange, Rung } from '../shapes/ladder';
+import { goneBlock, limiterBlock, type Block } from './blocks';
 
 export const closing = (inForce: readonly LimiterInForce[], pattern: Pattern, rung: number): LimiterInForce[] =>
   inForce.filter((limiter) => closesRung(limiter, pattern, rung));
+
+/** What closes a movement of the hall's own besides: the kinds it names, what it has in its words, its loads and its slide. */
+export function closingOwn(inForce: readonly LimiterInForce[], rung: Rung): Block[] {
+  const { own } = rung;
+  if (!own) return [];
+  return inForce.flatMap((entry) => {
+    const { row } = entry;
+    const slid = own.slides && row.changes.some((c) => c.change === 'no-slide');
+    const named = own.closedBy.includes(row.kind) || slid;
+    if (!named && forbiddenIn(row, rung).length === 0 && !loadsSpared(row, rung)) return [];
+    // A release names rungs of the ladders, never this; and what it names itself no lifted limit opens.
+    const lifts = row.untilLifted === true && !named;
+    return [lifts ? limiterBlock(entry) : goneBlock(entry)];
+  });
+}
 
 export function changesOf<K extends LimiterChange['change']>(
   inForce: readonly LimiterInForce[],

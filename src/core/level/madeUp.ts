@@ -1,3 +1,4 @@
+import type { OwnExercise } from '../shapes/own';
 import { plainFacts, type Facts, type TestResult } from '../shapes/facts';
 
 /** The day on which the made-up people of the tests of levels are asked about. */
@@ -35,6 +36,16 @@ export const legs = (value: number, right = value): TestResult[] =>
       ['R', right],
     ] as const
   ).map(([side, s]) => done('one-leg', s, { side, trials: [s, s, s] }));
+
+/** A movement of a hall's own that asks for nothing beside what it is. */
+export const anOwn = (more: Partial<OwnExercise> = {}): OwnExercise => ({
+  ...{ id: 'towel-slide', version: 1, name: 'Towel slide', does: 'One foot slides back on a towel.' },
+  ...{ pattern: 'L', beside: 2, stance: 'split', hands: '2', aSide: true, dose: 'reps' },
+  ...{ floor: false, slides: false, impact: false, weight: false, trains: 'front of thigh' },
+  loads: { knee: 'none', hip: 'none', back: 'none', ankle: 'none', shoulder: 'none' },
+  ...{ needs: [], places: [], closedBy: [], checks: [], aside: false },
+  ...more,
+});
 
 /** A woman of 77 in her third class, of whom nothing more is told. */
 export const someone = (more: Partial<Facts> = {}): Facts => ({

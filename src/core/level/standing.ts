@@ -57,8 +57,8 @@ export function standingsOf(
   lastTestedOn: IsoDate | null,
 ): Standing[] {
   return ladders.map(({ pattern, rungs }) => {
-    const isMine = (l: { readonly pattern: Pattern; readonly rung: number }): boolean =>
-      l.pattern === pattern && (!setPatterns.has(pattern) || rungs.some((r) => r.rung === l.rung));
+    const isMine = (l: Pick<Level, 'pattern' | 'rung' | 'own'>): boolean =>
+      !l.own && l.pattern === pattern && (!setPatterns.has(pattern) || rungs.some((r) => r.rung === l.rung));
     const shut = answer.closed.find((l) => l.pattern === pattern)?.blockers ?? [];
     const ceiling = answer.levels.find(isMine) ?? { pattern, blockers: shut.filter((b) => isMine({ pattern, ...b })) };
     const inForce = decided.findLast((d) => isMine(d.level)) ?? null;
@@ -131,10 +131,12 @@ export function saidBefore(decided: readonly Decided[]): {
   readonly lastConfirmed: readonly RungConfirmed[];
   readonly setByHand: readonly SetByHand[];
 } {
-  const done = decided.filter((d) => d.level.byHand?.word !== 'not-this');
+  // A movement of the hall’s own stands beside a ladder and confirms nothing on it.
+  const onLadders = decided.filter((d) => !d.level.own);
+  const done = onLadders.filter((d) => d.level.byHand?.word !== 'not-this');
   return {
     lastConfirmed: newestOf(done).map(({ pattern, rung, support }) => ({ pattern, rung, support })),
-    setByHand: newestOf(decided).flatMap(({ pattern, rung, support, byHand }) =>
+    setByHand: newestOf(onLadders).flatMap(({ pattern, rung, support, byHand }) =>
       byHand?.word === 'higher' ? [{ pattern, rung, support, reason: byHand.why }] : [],
     ),
   };

@@ -73,9 +73,16 @@ export const patterns = ['S', 'L', 'H', 'B', 'W', 'A', 'U', 'F', 'Q', 'K', 'M'] 
 export type Pattern = (typeof patterns)[number];
 /** Sets: their items stand side by side, none above another. */
 export const setPatterns: ReadonlySet<Pattern> = new Set(['M']);
-/** What somebody has one level on at a time: a ladder; of a set the item. */
-export const ladderKey = ({ pattern, rung }: { readonly pattern: Pattern; readonly rung: number }): string =>
-  setPatterns.has(pattern) ? `${pattern}${rung}` : pattern;
+/** What somebody has one level on at a time: a ladder; of a set the item; a movement of the hall’s own. */
+export const ladderKey = ({
+  pattern,
+  rung,
+  own,
+}: {
+  readonly pattern: Pattern;
+  readonly rung: number;
+  readonly own?: { readonly id: string } | undefined;
+}): string => (own ? `own:${own.id}` : setPatterns.has(pattern) ? `${pattern}${rung}` : pattern);
 
 export const coachingStyles = ['hips-back', 'upright', 'square'] as const;
 export type CoachingStyle = (typeof coachingStyles)[number];

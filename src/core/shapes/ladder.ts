@@ -95,6 +95,8 @@ export interface Rung {
   readonly flags?: readonly RungFlag[];
   /** One foot slides over the floor; where it may not, it steps back to a mark and returns. */
   readonly slides?: { readonly mark: { readonly name: string; readonly does: string } };
+  /** Of a hall’s own movement: what closes it beside what closes the rung it stands beside. */
+  readonly own?: { readonly id: string; readonly closedBy: readonly LimiterKind[]; readonly slides: boolean };
   readonly needs: readonly Need[];
   /** Support that the movement fixes; absent where balance decides. */
   readonly support?: {
@@ -267,6 +269,9 @@ export type BalanceRow = { readonly fourStage: number; readonly oneLegS: number 
   Record<BalanceStance, Support | 'closed'>
 >;
 
+/** What a hall’s own movement asks for by its stance and flags. */
+export type OwnFlagNeeds = Readonly<Record<BalanceStance | 'floor' | 'slides' | 'weight' | 'impact', readonly Need[]>>;
+
 /** Everything the engine needs besides the facts; all of it data from the catalogue. */
 export interface LevelRules {
   readonly version: string;
@@ -275,6 +280,7 @@ export interface LevelRules {
   readonly accessories: readonly Ladder[];
   /** The first that hold are offered. */
   readonly offers: readonly Offer[];
+  readonly ownFlagNeeds: OwnFlagNeeds;
   readonly measured: readonly MeasuredFact[];
   readonly limiters: readonly LimiterRow[];
   readonly balance: readonly BalanceRow[];

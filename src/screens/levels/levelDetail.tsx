@@ -4,6 +4,7 @@ import type { Blocker, Level } from '../../core/level/answer';
 import { coachedOn, type Coached } from '../../core/level/coaching';
 import { hazardsAt } from '../../core/level/hazards';
 import { massWords, sentenceIn, shortLengthWords, unitsOf } from '../../core/math/units';
+import { ladderKey } from '../../core/shapes/facts';
 import type { HouseRules, Ladder } from '../../core/shapes/ladder';
 import type { UnitSystem } from '../../core/shapes/person';
 import { HazardMark } from '../drawing/hazardMark';
@@ -99,6 +100,9 @@ export function Detail({
           </ButtonLink>
           <ButtonLink look="line" href={`/library/moves/${level.pattern}${level.rung}`}>
             How it is taught
+          </ButtonLink>
+          <ButtonLink look="line" href={`/people/${personId}/history?on=${ladderKey(level)}`}>
+            History
           </ButtonLink>
           {main && (
             <ButtonLink look="line" href={`/people/${personId}/coaching`}>
