@@ -3,9 +3,11 @@ import { solveSplit } from '../src/core/load/split';
 import { solveSquat } from '../src/core/load/squat';
 import { gravity, usualLimits, type Carrying, type Split, type Squat } from '../src/core/load/setUp';
 import { levelRules } from '../src/catalogue/rules';
-import { assignLevels } from '../src/core/level/assign';
+import { besideOf } from '../src/core/level/accessories';
+import { assignLevels, withAccessories } from '../src/core/level/assign';
 import { forgetAll } from '../src/core/load/seatChoice';
 import { plainFacts, type Facts, type TestResult } from '../src/core/shapes/facts';
+import { median } from './median';
 import { secondSplit, secondSquat } from './secondFormulation';
 
 const carrying: Carrying = {
@@ -106,3 +108,20 @@ const without = timed(() =>
 );
 says('levels of 1,000 people, with a table that is full over none', 20 * without, again);
 says('levels of 1,000 people, with a table that fills over none', 20 * without, first);
+
+// With the seven ladders beside the four: every rung of eleven judged, and which of them are offered.
+const eleven = withAccessories(levelRules);
+people.forEach((facts) => assignLevels(eleven, facts));
+const times = (work: (facts: Facts) => void) => timed(() => people.forEach(work));
+const rounds = Array.from({ length: 9 }, () => {
+  const four = times(judge);
+  return { all: times((facts) => assignLevels(eleven, facts)) / four, offered: times(offeredTo) / four };
+});
+function offeredTo(facts: Facts): void {
+  const { levels } = judge(facts);
+  besideOf(levelRules, facts, levels, [], null);
+}
+console.log(
+  `levels of 1,000 people, eleven ladders over four: ${median(rounds.map((r) => r.all)).toFixed(2)}; ` +
+    `with what is offered of them: ${median(rounds.map((r) => r.offered)).toFixed(2)}`,
+);

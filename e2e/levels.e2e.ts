@@ -1,7 +1,9 @@
+import { writeFileSync } from 'node:fs';
+import { join } from 'node:path';
 import type { Page } from 'puppeteer-core';
 import { expect, onTestFinished, test } from 'vitest';
 import { findings } from './axe';
-import { addReadyTo, hallFor, noteOf, says, send, startServer, watchedPage } from './harness';
+import { addReadyTo, hallFor, noteOf, says, send, startServer, temporaryFolder, watchedPage } from './harness';
 import { looksWrong, resize, sizes } from './looks';
 
 /** The instructor's word on levels, pressed as it is pressed in a hall. */
@@ -221,7 +223,7 @@ test('coached otherwise: for the hall, on this device, and for a person with a r
   await says(page, 'main', 'The trunk in a lunge: hinged.');
   await page.goto(`${hall.server.url}/library/moves/S5`, { waitUntil: 'networkidle0' });
   await says(page, 'main', 'How to squat: upright.');
-  await page.deleteCookie({ name: 'coaching', url: hall.server.url });
+  await page.browserContext().deleteMatchingCookies({ name: 'coaching', url: hall.server.url });
   await page.goto(`${hall.server.url}/people/${id}/levels`, { waitUntil: 'networkidle0' });
   await page.waitForFunction(() => document.querySelector('main')?.textContent.includes('Coached') === true);
   await says(page, 'main', 'Coached square');
@@ -252,5 +254,62 @@ test('history: pegs with their days, and a story another instructor takes over f
   await says(page, 'main', 'Decided by:');
   const { status } = await send(hall, 'PUT', '/api/v1/decisions/hedda-sent-1', { personId: id, word: 'as-it-is' });
   expect(status).toBe(422);
+  expect(faults).toEqual([]);
+});
+
+test('an own exercise: told at once what closes it, taken in beside the four, out as a file and in again; a bad file is named', async () => {
+  const id = await addReadyTo(hall, 'Olga Own', today);
+  await sat(id, today, 12);
+  const { page, faults } = await openLevels(id);
+  await page.goto(`${hall.server.url}/library/exercises/new`, { waitUntil: 'networkidle0' });
+  await press(page, 'Keep it');
+  await says(page, '[data-testid=not-kept]', 'Write a name.');
+  await page.type('#name', 'Towel wring');
+  await page.type('#does', 'Wring a towel with both hands, elbows in.');
+  await (await page.waitForSelector('::-p-xpath(//label[contains(., "on the floor")])'))?.click();
+  await says(page, '[data-testid=closes-it]', 'dizziness');
+  await (await page.waitForSelector('::-p-xpath(//label[contains(., "on the floor")])'))?.click();
+  for (const joint of ['knee', 'hip', 'back', 'ankle']) await page.select(`select[aria-label^="${joint}"]`, 'none');
+  await page.select('select[aria-label^="shoulder"]', 'some');
+  await says(page, '[data-testid=closes-it]', 'Nothing that is known of a person.');
+  await says(page, '[data-testid=open-for]', 'looked at: ');
+  for (const [width, height] of sizes) {
+    await resize(page, width, height);
+    expect([width, await looksWrong(page)]).toEqual([width, []]);
+  }
+  await resize(page, 1280, 800);
+  expect((await findings(page)).violations).toEqual([]);
+  await press(page, 'Keep it');
+  await says(page, 'main ul', 'Towel wring');
+  const out = await send(hall, 'GET', '/api/v1/exercises');
+  expect(out.body).toMatchObject({ format: 'own-exercises', exercises: [{ name: 'Towel wring', version: 1 }] });
+
+  await page.goto(`${hall.server.url}/people/${id}/levels`, { waitUntil: 'networkidle0' });
+  await (await page.waitForSelector('::-p-xpath(//*[@role="tab"][contains(., "More beside")])'))?.click();
+  await (await page.waitForSelector('::-p-xpath(//li[contains(., "Towel wring")]//button)'))?.click();
+  await says(page, 'main', 'taken in');
+  await (await page.waitForSelector('::-p-xpath(//*[@role="tab"][contains(., "Towel wring")])'))?.click();
+  await (await page.waitForSelector('::-p-xpath(//a[contains(., "History")])'))?.click();
+  await says(page, 'h1', 'History of Olga Own');
+  await says(page, 'main', 'Towel wring since 2 Mar 2026');
+
+  await page.goto(`${hall.server.url}/library/exercises`, { waitUntil: 'networkidle0' });
+  const files = temporaryFolder();
+  onTestFinished(() => files.remove());
+  const put = async (name: string, content: string) => {
+    const path = join(files.path, name);
+    writeFileSync(path, content);
+    const chooser = await page.$('input[type=file]');
+    await (chooser)?.uploadFile(path);
+  };
+  await put('poem.json', 'no json');
+  await says(page, '[data-testid=taken-in]', 'poem.json is no JSON file. Nothing was taken in.');
+  await put('newer.json', JSON.stringify({ ...(out.body as object), formatVersion: 9 }));
+  await says(page, '[data-testid=taken-in]', 'This file is of a newer program (9)');
+  await put('same.json', JSON.stringify(out.body));
+  await says(page, '[data-testid=taken-in]', 'Taken in: 0 new, 0 changed, 1 as they were.');
+  await press(page, 'Put aside');
+  await says(page, 'main ul', '(put aside)');
+  expect((await findings(page)).violations).toEqual([]);
   expect(faults).toEqual([]);
 });

@@ -87,6 +87,7 @@ export interface Schema {
   /** `content_json` names people by their id, and so does `day_note_person`. */
   day_note: { key: string; day: string; wall_ms: number; received_at: string; by: string; content_json: string };
   day_note_person: { key: string; person_id: string };
+  own_exercise: { id: string; version: number; at: string; by: string; content_json: string };
   printed_page: {
     id: string;
     person_id: string;

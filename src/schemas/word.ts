@@ -11,8 +11,10 @@ const wordFields = {
   pattern: oneOf(patterns).required('Choose a ladder.'),
   /** Of a set: which item. */
   item: wholeIn(1, 9).nullable().optional(),
+  /** Of a movement of the hall’s own: which. */
+  own: string().max(64).nullable().optional(),
   /** The code of what the rules give there; empty where they give nothing. */
-  seen: string().max(40).defined(),
+  seen: string().max(80).defined(),
   rung: wholeIn(1, 9).nullable().defined(),
   support: oneOf(supports).nullable().defined(),
   heightCm: wholeIn(5, 80, 'cm').nullable().defined(),

@@ -2,6 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join, relative } from 'node:path';
 import { expect, test } from 'vitest';
 import { scoreRequest as scoreSchema, levelsRequest as levelsSchema } from '../schemas/requests';
+import { ownFile } from '../schemas/own';
 import { parse } from '../schemas/parse';
 import { protocols } from '../catalogue/protocols';
 import { squatRules, splitRules, tasks } from '../core/load/check';
@@ -65,6 +66,20 @@ test('/api/v1/load: the fields described are those that one of the tasks knows, 
   expect(askSetUp({ ...loadExample, shoeSize: 42 })).toMatchObject({
     errors: [{ path: '/shoeSize', code: 'E_INPUT' }],
   });
+});
+
+test('/api/v1/exercises/import: the fields described of a movement are those that are read, and one that is not is refused', () => {
+  const fields = Object.keys(bodyOf('/api/v1/exercises/import').properties?.['exercises']?.items?.properties ?? {});
+  const read = (one: object) => {
+    const parsed = parse(ownFile({ facts: [], rungs: {} }), { format: 'own-exercises', exercises: [one] });
+    return parsed.kind === 'bad' ? parsed.errors : [];
+  };
+  const missing = read({}).flatMap((e) => e.path.split('/')[3] ?? []);
+  expect([...new Set(missing)].sort()).toEqual([...fields].sort());
+  const unknown = read({ ...Object.fromEntries(fields.map((f) => [f, null])), shoeSize: 42 });
+  expect(unknown.filter((e) => e.message.includes('not a field')).map((e) => e.path)).toEqual([
+    '/exercises/0/shoeSize',
+  ]);
 });
 
 test.each([

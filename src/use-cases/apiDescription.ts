@@ -12,9 +12,13 @@ import { deviceEventKinds, deviceIds } from '../core/shapes/device';
 import { stopReasons } from '../core/shapes/attempt';
 import { squatRules, splitRules, tasks } from '../core/load/check';
 import { armWays, copRefs, loadPlaces, usualLimits } from '../core/load/setUp';
+import { loadedJoints } from '../core/shapes/ladder';
+import { formCheckCodes } from '../core/shapes/move';
+import { ownLoads, ownPlaces, ownStances } from '../core/shapes/own';
 import { registerFilters, registerSorts } from '../core/shapes/register';
 import { answerColumns, scoreColumns } from '../formats/scoreCsv';
 import { dayEventKinds } from '../schemas/dayNote';
+import { ownFormat, ownFormatVersion } from '../schemas/own';
 import { bodyLimits } from '../schemas/requests';
 import { saidWords } from '../schemas/word';
 
@@ -46,6 +50,30 @@ const parameter = (name: string, place: 'path' | 'query', schema: Json): Json =>
 });
 const number: Json = { type: 'number' };
 const numbers = (...names: readonly string[]): Json => Object.fromEntries(names.map((name) => [name, number]));
+
+/** The movements of a hall's own, as they are given out and taken in. */
+const ownFileSchema = exactly(
+  {
+    format: oneOf([ownFormat]),
+    formatVersion: between([1, ownFormatVersion], 'integer'),
+    exercises: listOf(
+      exactly({
+        ...{ id: text, version: between([1, 100_000], 'integer'), aside: yesNo, name: text, does: text, trains: text },
+        ...{ pattern: oneOf(patterns), beside: orNull(between([1, 9], 'integer')) },
+        ...{ stance: oneOf(ownStances), hands: oneOf(supports), dose: oneOf(['reps', 'holds']) },
+        ...{ aSide: yesNo, floor: yesNo, slides: yesNo, impact: yesNo, weight: yesNo },
+        loads: {
+          ...exactly(Object.fromEntries(loadedJoints.map((joint) => [joint, oneOf(ownLoads)]))),
+          description: 'left out counts as much',
+        },
+        needs: listOf(exactly({ fact: text, atLeast: number }, ['fact', 'atLeast'])),
+        ...{ places: listOf(oneOf(ownPlaces)), closedBy: listOf(oneOf(limiterKinds)) },
+        checks: listOf(oneOf(formCheckCodes)),
+      }),
+    ),
+  },
+  ['format', 'formatVersion', 'exercises'],
+);
 
 /** Every field of every task of the load model. */
 const loadRequest = exactly(
@@ -396,6 +424,22 @@ export function apiDescription(): Json {
           responses: {
             '201': { description: 'First time', ...json(anything) },
             ...answers(anything, 400, 409, 413, 415, 422),
+          },
+        },
+      },
+      '/api/v1/exercises': {
+        get: {
+          summary: 'The movements of the hall’s own, each as it is now, as a file to take elsewhere',
+          responses: answers(ownFileSchema),
+        },
+      },
+      '/api/v1/exercises/import': {
+        post: {
+          summary: 'Takes in such a file, all or nothing: what is new or of a newer version is kept, every fault is named',
+          requestBody: { required: true, ...json(ownFileSchema) },
+          responses: {
+            '201': { description: 'How many were added, changed, and here already', ...json(anything) },
+            ...answers(anything, 400, 413, 415, 422),
           },
         },
       },

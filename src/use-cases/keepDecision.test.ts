@@ -29,7 +29,7 @@ test('a decision sent twice is kept once; the same key with other content is a c
   expect(await keepDecision(desk(), 'decided-1', sent)).toEqual({ kind: 'created' });
   expect(await keepDecision(desk(), 'decided-1', sent)).toEqual({ kind: 'known' });
   expect(await keepDecision(desk(), 'decided-1', { ...sent, word: 'as-it-is' })).toEqual({ kind: 'conflict' });
-  const story = (await readHistory(desk(), personId)).get('S');
+  const story = (await readHistory(desk(), personId)).find((one) => one.key === 'S')?.entries;
   expect(story?.at(-1)).toMatchObject({ step: 'left-out', level: { byHand: { why: 'a sore knee', from: seen } } });
   expect(story?.filter((e) => e.level.byHand?.word === 'not-this')).toHaveLength(1);
 });

@@ -1,12 +1,14 @@
 import type { ByHand, ClosedLadder, Level } from '../core/level/answer';
 import { assignLevels, itemsOf, withAccessories } from '../core/level/assign';
-import { besideOf, type Beside } from '../core/level/accessories';
+import { besideOf, besideOwn, type Beside } from '../core/level/accessories';
+import { levelOfOwn } from '../core/level/own';
 import { asWished, handChoices, withoutWord, type HandChoice, type HandChoices } from '../core/level/byHand';
 import { isOpen } from '../core/level/standing';
 import { setPatterns, type Facts, type Pattern } from '../core/shapes/facts';
 import type { Ladder, LevelRules } from '../core/shapes/ladder';
 import type { PersonId } from '../core/shapes/person';
-import { addDecision, hasDecision } from '../database/decisions';
+import { addDecision, hasDecision, listDecidedLevels } from '../database/decisions';
+import { listOwn } from '../database/ownExercises';
 import { parse, type FieldError } from '../schemas/parse';
 import { wordForm, type WordForm } from '../schemas/word';
 import { together, type Desk } from './desk';
@@ -49,12 +51,26 @@ export async function readBeside(
     if (!found || levels.refused) return [];
     const { facts } = found;
     const rules = withAccessories(found.rules);
-    return besideOf(rules, facts, levels.levels, decided, lastTestedOn).map((beside) => ({
+    const onLadders = besideOf(rules, facts, levels.levels, decided, lastTestedOn).map((beside) => ({
       ...beside,
       words: { pattern: beside.ladder.pattern, ...wordsOn(rules, facts, beside.ladder) },
     }));
+    const all = assignLevels(rules, facts);
+    const owns = besideOwn(found.rules, facts, await listOwn(trx.db), all, decided).map((beside) => ({
+      ...beside,
+      words: { pattern: beside.ladder.pattern, given: beside.standing.ceiling, choices: ownChoices(beside) },
+    }));
+    const taken = ({ standing }: Beside): boolean => standing.inForce !== null && standing.state !== 'aside';
+    return [...owns.filter(taken), ...onLadders, ...owns.filter((o) => !taken(o))];
   });
 }
+
+/** Nothing of it is set higher or lower: it is taken in or left out. */
+const ownChoices = ({ standing: { ceiling } }: Beside): HandChoices => ({
+  lower: isOpen(ceiling) ? [{ level: ceiling, supports: [], heightsCm: [], doses: [], loadsKg: [], passes: [] }] : [],
+  higher: [],
+  closed: [],
+});
 
 function wordsOn(rules: LevelRules, facts: Facts, ladder: Ladder): Omit<WordsOn, 'pattern'> {
   const given = givenOn({ ...rules, ladders: [ladder] }, facts, ladder.pattern);
@@ -80,6 +96,7 @@ export async function sayLastWord(desk: Desk, id: PersonId, sent: unknown, key: 
   const form = parsed.value;
   return together(desk, async (trx): Promise<LastWord> => {
     const found = await factsOfPerson(trx, id);
+    if (found && typeof form.own === 'string') return sayOfOwn(trx, id, form, form.own, key, found);
     const rules = found && withAccessories(found.rules);
     const ladder = rules?.ladders.flatMap(itemsOf).find((l) => isAsked(l, form));
     if (!found || !rules || !ladder) return { kind: 'not-found' };
@@ -96,6 +113,36 @@ export async function sayLastWord(desk: Desk, id: PersonId, sent: unknown, key: 
     });
     return { kind: 'kept', code: level.code };
   });
+}
+
+/** Of a movement of the hall's own it is said that it is taken in, or left out. */
+async function sayOfOwn(
+  desk: Desk,
+  id: PersonId,
+  form: WordForm,
+  ownId: string,
+  key: string,
+  { rules, normsVersion, facts, today }: NonNullable<Awaited<ReturnType<typeof factsOfPerson>>>,
+): Promise<LastWord> {
+  const own = (await listOwn(desk.db)).find((o) => o.id === ownId && o.pattern === form.pattern);
+  if (!own) return { kind: 'not-found' };
+  if (await hasDecision(desk.db, key)) return { kind: 'kept', code: form.seen };
+  const given = levelOfOwn(rules, facts, own, assignLevels(withAccessories(rules), facts));
+  if ((isOpen(given) && !own.aside ? given.code : '') !== form.seen) return { kind: 'changed' };
+  const left = (await listDecidedLevels(desk.db, [id])).findLast((d) => d.level.own?.id === ownId)?.level;
+  const from = isOpen(given) ? given : left;
+  if (!from || (form.word !== 'as-it-is' && form.word !== 'not-this') || (form.word === 'as-it-is' && !isOpen(given)))
+    return {
+      kind: 'invalid',
+      errors: [{ path: '/word', message: 'A movement of the hall’s own is taken in or left out.' }],
+    };
+  const byHand: ByHand = { word: 'not-this', why: form.why.trim(), from: from.code };
+  await addDecision(desk.db, {
+    ...{ id: key, personId: id, day: today, at: desk.now().toISOString(), by: desk.who, kind: 'hand' },
+    ...{ rulesVersion: rules.version, normsVersion, facts },
+    levels: [form.word === 'not-this' ? { ...from, byHand } : from],
+  });
+  return { kind: 'kept', code: from.code };
 }
 
 const isAsked = ({ pattern, rungs }: Ladder, form: WordForm): boolean =>

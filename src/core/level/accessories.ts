@@ -3,10 +3,12 @@ import { daysBetween } from '../math/days';
 import { cutoffsOf } from '../score/scoreResult';
 import { setPatterns, type Facts, type IsoDate } from '../shapes/facts';
 import type { Ladder, LevelRules, Offer, OfferReason } from '../shapes/ladder';
-import type { ClosedLadder, Level } from './answer';
+import type { OwnExercise } from '../shapes/own';
+import type { ClosedLadder, Level, LevelsAnswer } from './answer';
 import { assignLevels, itemsOf } from './assign';
 import { readAll, type Readings } from './needs';
-import { standingsOf, type Decided, type Standing } from './standing';
+import { levelOfOwn, ownLadder } from './own';
+import { isOpen, isOver, standingsOf, type Decided, type Standing, type StandingState } from './standing';
 
 /** A level beside the four ladders. */
 export interface Accessory extends Level {
@@ -53,6 +55,8 @@ export interface Beside {
   readonly item: number | null;
   readonly standing: Standing;
   readonly offeredFor: string | null;
+  /** Of a movement of the hall’s own. */
+  readonly own?: OwnExercise;
 }
 
 /**
@@ -81,6 +85,36 @@ export function besideOf(
     return [{ order, beside: { ladder, item, standing, offeredFor: level?.offeredFor ?? null } }];
   });
   return all.sort((a, b) => (a.order === b.order ? 0 : a.order - b.order)).map(({ beside }) => beside);
+}
+
+/** The same for the movements of the hall's own that are not put aside, and those that somebody has in force. */
+export function besideOwn(
+  rules: LevelRules,
+  facts: Facts,
+  owns: readonly OwnExercise[],
+  given: Pick<LevelsAnswer, 'levels' | 'closed'>,
+  decided: readonly Decided[],
+): Beside[] {
+  return owns.flatMap((own) => {
+    const inForce = decided.findLast((d) => d.level.own?.id === own.id) ?? null;
+    if (own.aside && (!inForce || inForce.level.byHand?.word === 'not-this')) return [];
+    const ceiling = levelOfOwn(rules, facts, own, given);
+    const standing = { pattern: own.pattern, ceiling, inForce, state: ownState(ceiling, inForce, own) };
+    return [{ ladder: ownLadder(own, rules), item: null, standing, offeredFor: null, own }];
+  });
+}
+
+/** In force while it is open and asks no more than it did; a movement that was changed or put aside since is looked at anew. */
+function ownState(
+  ceiling: Level | ClosedLadder,
+  inForce: Decided | null,
+  { version, aside }: OwnExercise,
+): StandingState {
+  if (!inForce) return 'none';
+  if (inForce.level.byHand?.word === 'not-this') return 'aside';
+  if (!isOpen(ceiling) || aside) return 'closed';
+  if (isOver(inForce.level, ceiling)) return 'over';
+  return inForce.level.own?.version === version ? 'holds' : 'more';
 }
 
 interface Known {

@@ -1,4 +1,5 @@
 import { supports, type Facts, type IsoDate } from '../shapes/facts';
+import type { Ladder } from '../shapes/ladder';
 import type { Level } from './answer';
 import type { DecisionKind } from './standing';
 
@@ -30,6 +31,16 @@ export interface HistoryEntry extends PastDecision {
   readonly step: HistoryStep;
   /** The rung before it, where it moved. */
   readonly from: number | null;
+}
+
+/** What one ladder, one item of a set or one movement of the hall's own went through. */
+export interface LadderStory {
+  /** As `ladderKey` gives it. */
+  readonly key: string;
+  /** Of an item, or a movement of the hall's own: with that one alone. */
+  readonly ladder: Ladder;
+  /** Oldest first, at least one. */
+  readonly entries: readonly HistoryEntry[];
 }
 
 /**

@@ -1,7 +1,15 @@
 import type { Facts } from '../shapes/facts';
 import { setPatterns } from '../shapes/facts';
 import { forbiddenIn, loadsSpared } from '../shapes/forbids';
-import { loadedJoints, type LevelRules, type Loads, type Need, type Rung } from '../shapes/ladder';
+import {
+  loadedJoints,
+  type Ladder,
+  type LevelRules,
+  type LimiterRow,
+  type Loads,
+  type Need,
+  type Rung,
+} from '../shapes/ladder';
 import { ownItem, type OwnExercise, type OwnPlace } from '../shapes/own';
 import type { Blocker, ClosedLadder, Level } from './answer';
 import { levelBeside, withAccessories } from './assign';
@@ -54,6 +62,11 @@ export function ownRung(own: OwnExercise, { ownFlagNeeds, house, measured }: Lev
   };
 }
 
+/** A movement of the hall's own as a ladder of one rung. */
+export const ownLadder = (own: OwnExercise, rules: LevelRules): Ladder => ({
+  ...{ pattern: own.pattern, title: own.name, rungs: [ownRung(own, rules)] },
+});
+
 /**
  * Somebody's level on a movement of the hall's own. It is never open where the ladder it stands beside does not reach that
  * rung today; its name stands behind its code.
@@ -91,5 +104,9 @@ export function closesOwn({ limiters }: Pick<LevelRules, 'limiters'>, own: OwnEx
       own.closedBy.includes(row.kind) ||
       (own.slides && row.changes.some((c) => c.change === 'no-slide')),
   );
-  return [...new Set(closing.map((row) => row.title))];
+  // Of a pain the mildest that closes it says it of the stronger too.
+  const mildest = (row: LimiterRow): boolean =>
+    row.painAtLeast === undefined ||
+    !closing.some((r) => r.kind === row.kind && (r.painAtLeast ?? Infinity) < (row.painAtLeast ?? Infinity));
+  return [...new Set(closing.filter(mildest).map((row) => row.title))];
 }

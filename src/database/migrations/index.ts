@@ -10,6 +10,7 @@ import { whoseFile } from './0009-whose-file';
 import { testingDay } from './0010-testing-day';
 import { helpers } from './0008-helpers';
 import { steps } from './0011-steps';
+import { ownExercises } from './0012-own-exercises';
 
 /**
  * A migration with its number. Kysely does not wrap SQLite's schema changes in a transaction, so each opens its own
@@ -41,6 +42,7 @@ export const migrations: Readonly<Record<string, Migration>> = {
   '0009-whose-file': numbered(9, whoseFile),
   '0010-testing-day': numbered(10, testingDay),
   '0011-steps': numbered(11, steps),
+  '0012-own-exercises': numbered(12, ownExercises),
 };
 
 export const newestVersion = Object.keys(migrations).length;

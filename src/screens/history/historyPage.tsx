@@ -1,7 +1,6 @@
 import Link from 'next/link';
-import type { HistoryEntry, HistoryStep } from '../../core/level/history';
+import type { HistoryEntry, HistoryStep, LadderStory } from '../../core/level/history';
 import { sentenceIn, sentencesIn } from '../../core/math/units';
-import { setPatterns } from '../../core/shapes/facts';
 import type { Ladder } from '../../core/shapes/ladder';
 import type { UnitSystem } from '../../core/shapes/person';
 import type { PersonView } from '../../core/view/personView';
@@ -13,22 +12,15 @@ import { dayWords, limiterLine } from '../words';
 
 interface Props {
   readonly view: PersonView;
-  readonly ladders: readonly Ladder[];
-  readonly stories: ReadonlyMap<string, readonly HistoryEntry[]>;
+  readonly stories: readonly LadderStory[];
   /** The ladder, or the item of a set, that is told; `null` where nothing was decided. */
   readonly on: string | null;
 }
 
 /** Every level ever in force on one ladder, as pegs with their days and as a story to take over from. */
-export function HistoryScreen({ view, ladders, stories, on }: Props) {
+export function HistoryScreen({ view, stories, on }: Props) {
   const { person, units } = view;
-  const titleOf = (key: string): string => {
-    const ladder = ladders.find((l) => l.pattern === key[0]);
-    const item = ladder?.rungs.find((r) => `${ladder.pattern}${r.rung}` === key);
-    return item?.name ?? ladder?.title ?? key;
-  };
-  const ladder = ladders.find((l) => l.pattern === on?.[0]);
-  const story = on === null ? [] : (stories.get(on) ?? []);
+  const { ladder, entries: story = [] } = stories.find((s) => s.key === on) ?? {};
   const last = story.at(-1);
   return (
     <div className="pt-3">
@@ -41,16 +33,16 @@ export function HistoryScreen({ view, ladders, stories, on }: Props) {
         </Link>
       </p>
       <h1 className="text-2xl font-extrabold">History of {person.name}</h1>
-      {stories.size > 0 && (
+      {stories.length > 0 && (
         <nav aria-label="Ladders" className="mt-2 flex flex-wrap gap-2">
-          {[...stories.keys()].map((key) => (
+          {stories.map(({ key, ladder: { pattern, title } }) => (
             <Link
               key={key}
-              href={`/people/${person.id}/history?on=${key}`}
+              href={`/people/${person.id}/history?on=${encodeURIComponent(key)}`}
               aria-current={key === on ? 'page' : undefined}
               className="inline-flex min-h-12 items-center gap-2 rounded-md border-2 border-rule bg-board px-4 font-bold aria-[current=page]:border-ink"
             >
-              <span className={lookOf(key[0] as Ladder['pattern']).words}>{key[0]}</span> {titleOf(key)}
+              <span className={lookOf(pattern).words}>{pattern}</span> {title}
             </Link>
           ))}
         </nav>
@@ -61,11 +53,7 @@ export function HistoryScreen({ view, ladders, stories, on }: Props) {
         <>
           <div className="mt-4">
             <HistoryBars
-              ladder={
-                setPatterns.has(ladder.pattern)
-                  ? { ...ladder, rungs: ladder.rungs.filter((r) => r.rung === last.level.rung) }
-                  : ladder
-              }
+              ladder={ladder}
               pegs={story.map((e) => ({
                 rung: e.level.rung,
                 day: dayWords(e.day).replace(/ \d\d(\d\d)$/, ' $1'),

@@ -16,7 +16,7 @@ import { Detail, NextRung } from './levelDetail';
 import { Noticing } from './noticing';
 import type { Say } from './saying';
 import { SeenClean, type Note } from './seenClean';
-import { TakeIn } from './takeIn';
+import { LeaveOwn, TakeIn } from './takeIn';
 
 /** One ladder beside the four, or one item of the set, with what may be said of it. */
 export type BesideOn = Beside & { readonly words: WordsOn };
@@ -28,7 +28,7 @@ interface Props {
   readonly note: Note;
 }
 
-const keyOf = ({ ladder, item }: Beside): string => `${ladder.pattern}${item ?? ''}`;
+const keyOf = ({ ladder, item, own }: Beside): string => own?.id ?? `${ladder.pattern}${item ?? ''}`;
 const titleOf = ({ ladder, item }: Beside): string =>
   item === null ? ladder.title : (ladder.rungs[0]?.name ?? ladder.title);
 
@@ -36,8 +36,8 @@ const titleOf = ({ ladder, item }: Beside): string =>
 const isTaken = ({ standing }: Beside): boolean => standing.inForce !== null && standing.state !== 'aside';
 const isShown = (beside: Beside): boolean => isTaken(beside) || beside.offeredFor !== null;
 
-const aboutOf = ({ ladder, item, words }: BesideOn) => ({
-  ...{ pattern: ladder.pattern, item },
+const aboutOf = ({ ladder, item, own, words }: BesideOn) => ({
+  ...{ pattern: ladder.pattern, item, ...(own ? { own: own.id } : {}) },
   seen: isOpen(words.given) ? words.given.code : '',
 });
 
@@ -51,9 +51,9 @@ export function besideBays({
   note,
 }: Props & { rules: LevelRules; coached: readonly Coached[] }): ShortBay[] {
   return beside.filter(isShown).map((one): ShortBay => {
-    const { ladder, item, standing, offeredFor } = one;
+    const { ladder, item, own, standing, offeredFor } = one;
     const level = shownOn(standing);
-    const at = level && (item === null ? level.rung : 1);
+    const at = level && (item === null && !own ? level.rung : 1);
     const title = titleOf(one);
     return {
       key: keyOf(one),
@@ -67,7 +67,7 @@ export function besideBays({
           <span className="flex items-start gap-2 px-1">
             <ShortBars rungs={ladder.rungs.length} at={at} />
             <span className="min-w-0 text-sm leading-5">
-              {item === null && <b>{level ? `${level.rung} ${level.name}` : 'none open today'}</b>}
+              {item === null && !own && <b>{level ? `${level.rung} ${level.name}` : 'none open today'}</b>}
               <span className="block">{noteOf(one)}</span>
             </span>
           </span>
@@ -108,7 +108,7 @@ function OneBeside({
   const { ceiling, state, inForce } = standing;
   const trained = trainedLevel(standing);
   const shown = shownOn(standing);
-  const word = wordProps([words], standing, ladder, units);
+  const word = one.own ? null : wordProps([words], standing, ladder, units);
   const blockers = sentencesIn(ceiling.blockers, units);
   const about = aboutOf(one);
   return (
@@ -146,7 +146,8 @@ function OneBeside({
           coached={coached}
         >
           {word && <LastWord key={word.seen} {...word} say={say} />}
-          {trained && (
+          {one.own && inForce && state !== 'aside' && <LeaveOwn about={about} say={say} />}
+          {trained && !one.own && (
             <SeenClean
               pattern={ladder.pattern}
               rung={trained.rung}
@@ -195,7 +196,8 @@ export function MoreBeside({ beside, view, say, note }: Props) {
                   <b>
                     {one.ladder.pattern} {titleOf(one)}
                   </b>
-                  {one.item === null && <span className="block text-sm">{name}</span>}
+                  {one.own && <span className="block text-sm">the hall’s own: {one.own.does}</span>}
+                  {one.item === null && !one.own && <span className="block text-sm">{name}</span>}
                 </span>
                 <TakeIn about={aboutOf(one)} say={say} named={name} look="line" />
               </li>
@@ -214,7 +216,7 @@ export function MoreBeside({ beside, view, say, note }: Props) {
               </b>
               <span className="block text-sm first-letter:uppercase">
                 {sentencesIn(one.standing.ceiling.blockers, view.units)
-                  .filter((b) => b.rung === (one.item ?? 1))
+                  .filter((b) => one.own !== undefined || b.rung === (one.item ?? 1))
                   .map((b) => b.text)
                   .join('; ')}
               </span>

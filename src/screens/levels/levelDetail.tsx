@@ -4,7 +4,7 @@ import type { Blocker, Level } from '../../core/level/answer';
 import { coachedOn, type Coached } from '../../core/level/coaching';
 import { hazardsAt } from '../../core/level/hazards';
 import { massWords, sentenceIn, shortLengthWords, unitsOf } from '../../core/math/units';
-import { ladderKey } from '../../core/shapes/facts';
+import { ladderKey, setPatterns } from '../../core/shapes/facts';
 import type { HouseRules, Ladder } from '../../core/shapes/ladder';
 import type { UnitSystem } from '../../core/shapes/person';
 import { HazardMark } from '../drawing/hazardMark';
@@ -95,12 +95,16 @@ export function Detail({
           </p>
         )}
         <p className="mt-3 flex flex-wrap gap-3">
-          <ButtonLink look="line" href={`/people/${personId}/swap?level=${level.pattern}${level.rung}`}>
-            This hurts
-          </ButtonLink>
-          <ButtonLink look="line" href={`/library/moves/${level.pattern}${level.rung}`}>
-            How it is taught
-          </ButtonLink>
+          {!(level.own && setPatterns.has(level.pattern)) && (
+            <ButtonLink look="line" href={`/people/${personId}/swap?level=${level.pattern}${level.rung}`}>
+              This hurts
+            </ButtonLink>
+          )}
+          {!level.own && (
+            <ButtonLink look="line" href={`/library/moves/${level.pattern}${level.rung}`}>
+              How it is taught
+            </ButtonLink>
+          )}
           <ButtonLink look="line" href={`/people/${personId}/history?on=${ladderKey(level)}`}>
             History
           </ButtonLink>

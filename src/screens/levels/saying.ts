@@ -19,6 +19,8 @@ export interface About {
   readonly pattern: Pattern;
   /** Of a set: which item. */
   readonly item: number | null;
+  /** Of a movement of the hall’s own: which. */
+  readonly own?: string;
   /** The code of what the rules give; empty where they give nothing. */
   readonly seen: string;
 }

@@ -30,3 +30,18 @@ export function TakeIn({
     </>
   );
 }
+
+/** Leaves a movement of the hall's own out again. */
+export function LeaveOwn({ about, say }: { about: About; say: Say }) {
+  const { put, fault } = useSaying(say, about);
+  return (
+    <p className="mt-4 border-t-2 border-rule pt-2">
+      <Button look="line" onClick={() => put({ word: 'not-this' })}>
+        Leave it out
+      </Button>
+      <span role="alert" className="ml-3 font-semibold text-stop empty:hidden">
+        {fault}
+      </span>
+    </p>
+  );
+}

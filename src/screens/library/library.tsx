@@ -54,9 +54,14 @@ export function LibraryScreen({
               published source, but for the chair stand of S5.
             </p>
             <LadderTables rules={rules} units={place.units} />
-            <ButtonLink look="line" href="/library/coaching" className="mt-3">
-              How it is coached
-            </ButtonLink>
+            <p className="mt-3 flex flex-wrap gap-3">
+              <ButtonLink look="line" href="/library/coaching">
+                How it is coached
+              </ButtonLink>
+              <ButtonLink look="line" href="/library/exercises">
+                Exercises of our own
+              </ButtonLink>
+            </p>
           </section>
         </div>
         <div className="min-w-0 space-y-8">

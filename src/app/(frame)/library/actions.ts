@@ -1,5 +1,6 @@
 'use server';
-import { args, form, id, text } from '../../../schemas/door';
+import { args, form, id, text, truth } from '../../../schemas/door';
+import { importOwn, putOwnAside, saveOwn, tryOwn } from '../../../use-cases/ownExercises';
 import { changeNorms } from '../../../use-cases/norms';
 import { chooseForHall } from '../../../use-cases/coaching';
 import { action } from '../../doors';
@@ -12,3 +13,13 @@ export const saveNorms = action(args([text(64), id(), form(), text(64).nullable(
 
 /** How the hall coaches, one question. */
 export const saveHallCoaching = action(args([form()]), chooseForHall);
+
+/** The id is made with the form; with the version it was opened with. */
+export const saveOwnExercise = action(args([id(), form(), text(20)]), saveOwn, [['/library/exercises']]);
+
+/** What would close it and for whom it would be open, while it is written. */
+export const tryOwnExercise = action(args([form()]), tryOwn);
+
+export const putExerciseAside = action(args([id(), truth()]), putOwnAside, [['/library/exercises']]);
+
+export const takeInExercises = action(args([form()]), importOwn, [['/library/exercises']]);
