@@ -300,7 +300,7 @@ test('an own exercise: told at once what closes it, taken in beside the four, ou
     const path = join(files.path, name);
     writeFileSync(path, content);
     const chooser = await page.$('input[type=file]');
-    await (chooser)?.uploadFile(path);
+    await chooser?.uploadFile(path);
   };
   await put('poem.json', 'no json');
   await says(page, '[data-testid=taken-in]', 'poem.json is no JSON file. Nothing was taken in.');

@@ -435,7 +435,8 @@ export function apiDescription(): Json {
       },
       '/api/v1/exercises/import': {
         post: {
-          summary: 'Takes in such a file, all or nothing: what is new or of a newer version is kept, every fault is named',
+          summary:
+            'Takes in such a file, all or nothing: what is new or of a newer version is kept, every fault is named',
           requestBody: { required: true, ...json(ownFileSchema) },
           responses: {
             '201': { description: 'How many were added, changed, and here already', ...json(anything) },
