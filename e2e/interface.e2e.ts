@@ -204,8 +204,16 @@ describe('POST /api/v1/levels', () => {
       impactCleared: false,
     });
     expect(status).toBe(200);
+    const { accessories } = body as { accessories: { pattern: string; code: string; offeredFor: string | null }[] };
+    // Every ladder beside the four that is open, in the shape of a level; at most three are offered, each with why.
+    expect(accessories.flatMap((a) => (a.offeredFor === null ? [] : [[a.pattern, a.offeredFor]]))).toEqual([
+      ['W', 'two classes on S4 to S6'],
+      ['A', 'not all four standing positions held'],
+      ['Q', 'a sore knee'],
+    ]);
+    for (const one of accessories) expect(one.code.startsWith(one.pattern)).toBe(true);
+    expect([...new Set(accessories.map((a) => a.pattern))].sort()).toEqual(['A', 'F', 'M', 'Q', 'U', 'W']);
     expect(body).toMatchObject({
-      accessories: [],
       refused: null,
       levels: [
         {
@@ -262,6 +270,36 @@ describe('POST /api/v1/levels', () => {
         })
       ).body;
     expect(await ask({ numbFeet: true })).toEqual(await ask({ limiters: [{ kind: 'numb-feet' }] }));
+  });
+});
+
+describe('own exercises', () => {
+  const shrug = {
+    ...{ id: 'own-shrug-1', version: 1, aside: false, name: 'Slow shrug', does: 'Lift both shoulders and let go.' },
+    ...{ pattern: 'M', beside: null, stance: 'seated', hands: '0', aSide: false, dose: 'reps', trains: '' },
+    ...{ floor: false, slides: false, impact: false, weight: false, loads: {}, needs: [], places: [] },
+    ...{ closedBy: [], checks: [] },
+  };
+  const file = (...exercises: object[]) => ({ format: 'own-exercises', formatVersion: 1, exercises });
+  test('are taken in and given out as the same file; one fault and none is', async () => {
+    const bad = await send(
+      'POST',
+      '/api/v1/exercises/import',
+      file(shrug, { ...shrug, id: 'own-shrug-2', needs: [{}] }),
+    );
+    expect(bad.status).toBe(422);
+    expect((bad.body as unknown as Problem).errors?.map((e) => e.path)).toEqual([
+      '/exercises/1/needs/0/fact',
+      '/exercises/1/needs/0/atLeast',
+    ]);
+    expect((await send('GET', '/api/v1/exercises')).body).toEqual(file());
+    const newer = await send('POST', '/api/v1/exercises/import', { ...file(shrug), formatVersion: 2 });
+    expect((newer.body as unknown as Problem).errors?.map((e) => e.path)).toEqual(['/formatVersion']);
+    expect(await send('POST', '/api/v1/exercises/import', file(shrug))).toMatchObject({
+      status: 201,
+      body: { added: 1, changed: 0, known: 0 },
+    });
+    expect((await send('GET', '/api/v1/exercises')).body).toEqual(file(shrug));
   });
 });
 

@@ -8,6 +8,7 @@ import { parse, type FieldError } from '../schemas/parse';
 import { importQuestion, personRequest, registerQuestion } from '../schemas/register';
 import { askRegister, wholeRegister } from './everybody';
 import { previewRoster, takeRoster, type RosterPreview, type TakeRoster } from './importRoster';
+import { readBeside } from './lastWord';
 import { readPerson } from './readPeople';
 import { addPerson, emptyPersonForm, type SavePerson } from './savePerson';
 import { type Desk } from './desk';
@@ -61,6 +62,7 @@ export async function describePerson(desk: Desk, id: PersonId): Promise<object |
   if (!view) return undefined;
   const { person, known, ageYears, archived, tests, decided, standings, due } = view;
   const { notedOn, ...intake } = known.intake;
+  const beside = await readBeside(desk, view);
   return {
     ...person,
     externalId: await externalIdOf(desk.db, id),
@@ -93,6 +95,7 @@ export async function describePerson(desk: Desk, id: PersonId): Promise<object |
       byHand: level.byHand ?? null,
     })),
     levelsInForce: trainedLevels(standings).map((l) => l.code),
+    accessoriesInForce: trainedLevels(beside.map((b) => b.standing)).map((l) => l.code),
     levelsWaiting: waitingLevels(standings).map(({ code, dose }) => ({ code, dose: printDose(dose) })),
     dueOn: due?.on ?? null,
   };

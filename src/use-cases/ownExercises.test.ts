@@ -2,6 +2,7 @@ import { afterEach, beforeEach, expect, test } from 'vitest';
 import { loadDemo } from '../demo/load';
 import { deskOf } from './desk';
 import { readBeside, sayLastWord } from './lastWord';
+import { describePerson } from './openApi';
 import { openRegister, type Register } from './openRegister';
 import { exportOwn, importOwn, putOwnAside, readOwn, saveOwn, tryOwn } from './ownExercises';
 import { readEverybody, readPerson } from './readPeople';
@@ -115,6 +116,7 @@ test('taken in it is in force with its name behind the code; changed it is looke
   expect(await say({ word: 'lower', rung: 9 }, 'own-said-0')).toMatchObject({ kind: 'invalid' });
   expect(await say({}, 'own-said-1')).toEqual({ kind: 'kept', code: seen });
   expect((await mine())?.standing).toMatchObject({ state: 'holds', inForce: { level: { code: seen } } });
+  expect(await describePerson(desk(), person)).toMatchObject({ accessoriesInForce: [seen] });
   // It confirms nothing on the ladders beside it.
   expect((await readPerson(desk(), person))?.standings.map((s) => s.pattern)).toEqual(['S', 'L', 'H', 'B']);
   await saveOwn(desk(), id, { ...form, does: 'Wring it slowly, elbows in.' }, '1');
