@@ -47,6 +47,11 @@ const aside = new Set([
   'hall-scores',
   'hall-face',
   'sheet',
+  'leaf',
+  'station-sheet',
+  'room-check',
+  'coaching',
+  'history',
 ]);
 mkdirSync(target, { recursive: true });
 
@@ -118,7 +123,26 @@ await withDemo(async ({ browser, url, idOf }) => {
     },
     norms: () => visit('/library/norms/chair-stand-30s?age=77&sex=female&value=9'),
     'score-one-leg': () => visit(`/people/${odile}/scores/one-leg`),
-    levels: () => visit(`/people/${bertil}/levels`),
+    levels: () => visit(`/people/${odile}/levels`),
+    movement: () => visit('/library/moves/S5'),
+    swap: async () => {
+      await visit(`/people/${odile}/swap?level=S5`);
+      await settle();
+      await clickWords('knee');
+      await settle();
+      await clickWords('3 to 4');
+      await settle();
+    },
+    coaching: () => visit(`/people/${odile}/coaching`),
+    history: () => visit(`/people/${odile}/history`),
+    'own-exercise': async () => {
+      await visit('/library/exercises/new');
+      await page.type('#name', 'Towel wring');
+      await page.type('#does', 'Wring a towel with both hands, elbows in.');
+      for (const joint of ['knee', 'hip', 'back', 'ankle']) await page.select(`select[aria-label^="${joint}"]`, 'none');
+      await page.waitForSelector('[data-testid=open-for]');
+      await settle();
+    },
     retest: () => visit(`/people/${odile}/retest`),
     'hall-scores': () => visit('/scores'),
     'hall-levels': () => visit('/levels'),

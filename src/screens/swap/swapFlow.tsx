@@ -83,7 +83,7 @@ export function SwapFlow({ about, byJoint, swappedToday, nothingWhen, knownSides
         </div>
       </section>
       <section aria-labelledby="how-much">
-        <Heading id="how-much">How much, 0 to 10?</Heading>
+        <Heading id="how-much">How much of 10?</Heading>
         <div className="mt-2 grid gap-2 max-lg:grid-cols-3">
           {swapGrades.map((g) => (
             <button
