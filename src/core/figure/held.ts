@@ -1,0 +1,34 @@
+import type { Support } from '../shapes/facts';
+import type { HandsAt, Pose, RungPoses } from '../shapes/pose';
+import type { Place } from './pose';
+
+/** Hands just above a rail, in shares of height. */
+const above = -0.03;
+
+/** The poses with the hands as free as the level says; where the movement says it, as they are. */
+export function withHands(poses: RungPoses, support: Support): RungPoses {
+  const { hold } = poses;
+  if (hold === undefined || support === '0') return poses;
+  const held: HandsAt = support === 'h' ? { to: hold, down: above } : { to: hold };
+  const both = support === '2' || support === 'h';
+  const put = (pose: Pose): Pose =>
+    both ? { ...pose, hands: held, otherHand: held } : { ...pose, hands: held, otherHand: pose.hands };
+  return { ...poses, start: put(poses.start), end: put(poses.end) };
+}
+
+/** Of things of the hall, in metres: common practice, no published source. */
+const usual = { railM: 0.9, chairBackM: 0.88, surfaceM: 0.48, boxM: 0.5, seatM: 0.45 } as const;
+/** Step of each rung of the step-up, in metres. */
+const steps: Readonly<Record<number, number>> = { 2: 0.12, 3: 0.2 };
+
+/** The place of a figure: this body, the seat or target of its level, and what a hall usually has. @param targetCm of the level */
+export function placeFor(heightCm: number, rung: { readonly rung: number; readonly targetCm: number | null }): Place {
+  const targetM = rung.targetCm === null ? null : rung.targetCm / 100;
+  return {
+    ...usual,
+    heightM: heightCm / 100,
+    seatM: targetM ?? usual.seatM,
+    boxM: targetM ?? usual.boxM,
+    stepM: steps[rung.rung] ?? 0.12,
+  };
+}
