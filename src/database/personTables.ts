@@ -11,6 +11,7 @@ export const personTables = [
   'group_member',
   'sitting_person',
   'printed_page',
+  'handed_card',
   'class_event',
   'day_note_person',
 ] as const;

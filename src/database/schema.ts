@@ -88,6 +88,7 @@ export interface Schema {
   day_note: { key: string; day: string; wall_ms: number; received_at: string; by: string; content_json: string };
   day_note_person: { key: string; person_id: string };
   own_exercise: { id: string; version: number; at: string; by: string; content_json: string };
+  handed_card: { id: string; person_id: string; at: string; fingerprint: string; content_json: string };
   printed_page: {
     id: string;
     person_id: string;

@@ -16,6 +16,9 @@ export function withHands(poses: RungPoses, support: Support): RungPoses {
   return { ...poses, start: put(poses.start), end: put(poses.end) };
 }
 
+/** The height a figure is drawn for where none is noted, in cm. */
+export const usualHeightCm = 165;
+
 /** Of things of the hall, in metres: common practice, no published source. */
 const usual = { railM: 0.9, chairBackM: 0.88, surfaceM: 0.48, boxM: 0.5, seatM: 0.45 } as const;
 /** Step of each rung of the step-up, in metres. */

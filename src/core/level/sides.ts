@@ -70,4 +70,17 @@ function spotterOn(pattern: Pattern, { readings, inForce }: SideCase): string | 
   return side ? `the spotter stands on the ${sideWords[side]}, the ${weaker ? 'weaker' : 'sore'} side` : null;
 }
 
+/** Where the sore leg goes, as the lines of a level say it; `null` where they say nothing of it. */
+export function legToMind(sides: readonly string[]): 'front' | 'back' | null {
+  const line = sides.find((words) => words.includes('that leg goes '));
+  return line === undefined ? null : line.endsWith(whereWords.front) ? 'front' : 'back';
+}
+
+/** On which side the spotter stands, as the lines of a level say it. */
+export const spotterSide = (sides: readonly string[]): Side | null => {
+  const line = sides.find((words) => words.startsWith('the spotter stands on the '));
+  const found = Object.entries(sideWords).find(([, words]) => line?.startsWith(`the spotter stands on the ${words},`));
+  return found ? (found[0] as Side) : null;
+};
+
 const whereWords = { front: 'in front', back: 'behind' } as const;

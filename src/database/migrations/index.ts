@@ -11,6 +11,7 @@ import { testingDay } from './0010-testing-day';
 import { helpers } from './0008-helpers';
 import { steps } from './0011-steps';
 import { ownExercises } from './0012-own-exercises';
+import { handedCards } from './0013-handed-cards';
 
 /**
  * A migration with its number. Kysely does not wrap SQLite's schema changes in a transaction, so each opens its own
@@ -43,6 +44,7 @@ export const migrations: Readonly<Record<string, Migration>> = {
   '0010-testing-day': numbered(10, testingDay),
   '0011-steps': numbered(11, steps),
   '0012-own-exercises': numbered(12, ownExercises),
+  '0013-handed-cards': numbered(13, handedCards),
 };
 
 export const newestVersion = Object.keys(migrations).length;

@@ -22,10 +22,12 @@ interface Props {
   /** What it shows, in words. */
   readonly title: string;
   readonly className?: string;
+  /** The end under the start, where there is more height than width. */
+  readonly stacked?: boolean;
 }
 
 /** Start pale and end in full beside each other, on one floor, with what stands around to scale and one arrow for the path. */
-export function MoveFigure({ poses, pair, place, pattern, title, className }: Props) {
+export function MoveFigure({ poses, pair, place, pattern, title, className, stacked = false }: Props) {
   const { view, props } = poses;
   const project = projections[view];
   const scene = sceneOf(poses, pair, place);
@@ -34,9 +36,13 @@ export function MoveFigure({ poses, pair, place, pattern, title, className }: Pr
   const [left, right] = [Math.min(...points.map(([x]) => x)) - 0.09, Math.max(...points.map(([x]) => x)) + 0.09];
   const top = Math.max(...points.map(([, y]) => y)) + head + 0.02;
   const bottom = view === 'above' ? Math.min(...points.map(([, y]) => y)) - 0.1 : -0.05;
-  const wide = right - left;
+  const [wide, high] = [right - left, top - bottom];
+  const gap = 0.06;
+  const [over, under] = stacked ? [0, high + gap] : [wide + gap, 0];
   const side = (at: number, children: ReactNode) => (
-    <g transform={`translate(${((at === 0 ? 0 : wide + 0.06) - left) * 100} ${top * 100}) scale(100 -100)`}>
+    <g
+      transform={`translate(${((at === 0 ? 0 : over) - left) * 100} ${(top + (at === 0 ? 0 : under)) * 100}) scale(100 -100)`}
+    >
       {children}
     </g>
   );
@@ -45,7 +51,7 @@ export function MoveFigure({ poses, pair, place, pattern, title, className }: Pr
     view === 'above' ? null : <path d={`M${left} 0H${right}`} stroke="var(--color-ink)" strokeWidth="0.012" />;
   return (
     <svg
-      viewBox={`0 0 ${((wide * 2 + 0.06) * 100).toFixed(1)} ${((top - bottom) * 100).toFixed(1)}`}
+      viewBox={`0 0 ${((wide + over) * 100).toFixed(1)} ${((high + under) * 100).toFixed(1)}`}
       role="img"
       aria-label={title}
       className={className}

@@ -119,6 +119,11 @@ export function LevelScreen({ view, rules, words, beside, coached, confirm, say,
                   </p>
                 )
               )}
+              {trained.length > 0 && (
+                <ButtonLink look="line" href={`/people/${view.person.id}/card`}>
+                  Card
+                </ButtonLink>
+              )}
               <ButtonLink look="line" href={hrefs.retest} hotkey="R">
                 See the retest
               </ButtonLink>

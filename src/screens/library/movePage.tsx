@@ -3,11 +3,14 @@ import Link from 'next/link';
 import { formChecks } from '../../catalogue/form-checks/formChecks';
 import { checksFirst, type Coached } from '../../core/level/coaching';
 import { setPatterns } from '../../core/shapes/facts';
+import { placeFor, usualHeightCm, withHands } from '../../core/figure/held';
 import { sentenceIn } from '../../core/math/units';
 import { loadedJoints, type Ladder, type LevelRules, type Rung } from '../../core/shapes/ladder';
 import type { FormCheck, FormCheckCode, Move } from '../../core/shapes/move';
+import type { RungPoses } from '../../core/shapes/pose';
 import type { UnitSystem } from '../../core/shapes/person';
 import { CourtLine, lookOf } from '../drawing/patterns';
+import { SolvedFigure } from '../drawing/solvedFigure';
 import { SignMark } from '../drawing/stateMark';
 import { needWords } from './ladderTables';
 
@@ -16,6 +19,8 @@ interface Props {
   readonly ladder: Ladder;
   readonly rung: Rung;
   readonly move: Move | null;
+  /** How it looks; of a usual body. */
+  readonly poses: RungPoses | null;
   /** How it is coached in this hall, or by the instructor of this device. */
   readonly coached: readonly Coached[];
   readonly units: UnitSystem;
@@ -24,7 +29,7 @@ interface Props {
 const link = 'inline-flex min-h-11 items-center text-squat underline underline-offset-4';
 
 /** All there is of one rung: how it is taught, what to look at, what it trains and loads, what it asks for and what closes it. */
-export function MovePage({ rules, ladder, rung, move, coached, units }: Props) {
+export function MovePage({ rules, ladder, rung, move, poses, coached, units }: Props) {
   const { pattern, rungs } = ladder;
   const closing = rules.limiters.filter((row) =>
     row.closes[pattern]?.some(([from, to]) => from <= rung.rung && rung.rung <= to),
@@ -56,7 +61,18 @@ export function MovePage({ rules, ladder, rung, move, coached, units }: Props) {
       <p className="text-lg">{sentenceIn(rung.does, units)}</p>
       <CourtLine pattern={pattern} />
       <div className="mt-4 grid gap-x-12 gap-y-6 lg:grid-cols-[1.1fr_1fr]">
-        {move && <Taught move={move} coached={coached} />}
+        <div>
+          {poses && (
+            <SolvedFigure
+              poses={withHands(poses, rung.freest ?? rung.support?.is ?? '0')}
+              place={placeFor(usualHeightCm, { rung: rung.rung, targetCm: null })}
+              pattern={pattern}
+              title={`${move?.name ?? rung.name}: start and end, from the ${poses.view === 'above' ? 'top' : poses.view}`}
+              className="mb-4 h-52 w-full"
+            />
+          )}
+          {move && <Taught move={move} coached={coached} />}
+        </div>
         <div className="space-y-6">
           {move && <LookAt move={move} checks={checksFirst(move.checks, coached)} />}
           <section aria-labelledby="loads">

@@ -1,11 +1,9 @@
 'use client';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
-import type { ReportAsked } from '../../core/shapes/printed';
 import { PrintButton } from '../touch/printButton';
 
-type Page = ReportAsked & { readonly fingerprint: string };
-export type KeepPage = (personId: string, page: Page) => Promise<{ readonly kind: string }>;
+export type KeepPage<P extends object> = (personId: string, page: P) => Promise<{ readonly kind: string }>;
 
 const words: Readonly<Record<string, string>> = {
   kept: 'The page is kept as printed.',
@@ -14,13 +12,21 @@ const words: Readonly<Record<string, string>> = {
 };
 
 /** Prints, by this button or the browser’s own way, and keeps what was printed with the figures it was made by. */
-export function PrintAndKeep({ personId, page, keep }: { personId: string; page: Page; keep: KeepPage }) {
+export function PrintAndKeep<P extends object>({
+  personId,
+  page,
+  keep,
+}: {
+  personId: string;
+  page: P;
+  keep: KeepPage<P>;
+}) {
   const router = useRouter();
   const [said, setSaid] = useState('');
-  const { reader, percent, fingerprint } = page;
+  const sent = JSON.stringify(page);
   useEffect(() => {
     const onPrint = () => {
-      void keep(personId, { reader, percent, fingerprint })
+      void keep(personId, JSON.parse(sent) as P)
         .catch(() => ({ kind: 'failed' }))
         .then(({ kind }) => {
           setSaid(words[kind] ?? words['failed'] ?? '');
@@ -29,7 +35,7 @@ export function PrintAndKeep({ personId, page, keep }: { personId: string; page:
     };
     window.addEventListener('beforeprint', onPrint);
     return () => window.removeEventListener('beforeprint', onPrint);
-  }, [personId, reader, percent, fingerprint, keep, router]);
+  }, [personId, sent, keep, router]);
   return (
     <>
       <PrintButton />

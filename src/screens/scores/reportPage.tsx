@@ -14,7 +14,7 @@ interface Props {
   readonly fingerprint: string;
   /** Pages handed out before, newest first. */
   readonly printed: readonly PageThen[];
-  readonly keep: KeepPage;
+  readonly keep: KeepPage<ReportAsked & { readonly fingerprint: string }>;
 }
 
 /** One page of results on paper: plain and large for the person, raw and sourced for the clinician. */

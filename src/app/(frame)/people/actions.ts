@@ -1,6 +1,7 @@
 'use server';
 import { args, codes, form, id, ids, ladders, opened, peopleDeed, saveMore, text, truth } from '../../../schemas/door';
 import { endGroup, erasePerson, saveGroup, setAside, withPeople } from '../../../use-cases/groups';
+import { keepCard } from '../../../use-cases/cards';
 import { keepPrinted } from '../../../use-cases/printedPages';
 import { correctAttempt } from '../../../use-cases/correctAttempt';
 import { classHeld, undoClass } from '../../../use-cases/classHeld';
@@ -59,6 +60,9 @@ export const setPersonAside = action(args([id(), truth()]), setAside);
 export const eraseForGood = action(args([id(), text(200)]), erasePerson);
 
 export const keepPrintedPage = action(args([id(), form()]), keepPrinted);
+
+/** Keeps a card that goes to the printer. */
+export const keepHandedCard = action(args([id(), form()]), keepCard);
 
 /** Everybody who was there has one class more. */
 export const holdClass = action(

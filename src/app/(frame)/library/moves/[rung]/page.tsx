@@ -1,6 +1,7 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { moveOf } from '../../../../../catalogue/ladders/moves';
+import { posesOf } from '../../../../../catalogue/ladders/poses';
 import { MovePage } from '../../../../../screens/library/movePage';
 import { coachedOn } from '../../../../../core/level/coaching';
 import { readCoached } from '../../../../../use-cases/coaching';
@@ -26,6 +27,11 @@ export default async function OneMovePage({ params }: Params) {
   const { units } = await readPlace(desk);
   const coached = coachedOn(await readCoached(desk, await theDeviceCoaching()), ladder.pattern, rung.rung);
   return (
-    <MovePage {...{ rules, ladder, rung, units }} move={moveOf(ladder.pattern, rung.rung) ?? null} coached={coached} />
+    <MovePage
+      {...{ rules, ladder, rung, units }}
+      move={moveOf(ladder.pattern, rung.rung) ?? null}
+      poses={posesOf(ladder.pattern, rung.rung) ?? null}
+      coached={coached}
+    />
   );
 }

@@ -1,0 +1,39 @@
+import { solvePair, type Place, type PoseFault } from '../../core/figure/pose';
+import type { Pattern } from '../../core/shapes/facts';
+import type { RungPoses } from '../../core/shapes/pose';
+import { MoveFigure } from './moveFigure';
+
+interface Props {
+  readonly poses: RungPoses;
+  readonly place: Place;
+  readonly pattern: Pattern;
+  readonly title: string;
+  readonly stacked?: boolean;
+  readonly className?: string;
+}
+
+/** The figure of a movement for this body and place; where the body cannot do it so, that is said in its place. */
+export function SolvedFigure({ poses, place, pattern, title, stacked = false, className = '' }: Props) {
+  const pair = solvePair(poses.start, poses.end, place);
+  if ('faults' in pair)
+    return (
+      <p className="text-base">
+        No figure for this body and seat: {pair.faults.slice(0, 2).map(faultWords).join(', ')}.
+      </p>
+    );
+  return <MoveFigure {...{ poses, pair, place, pattern, title, stacked, className }} />;
+}
+
+/** What is wrong, and by how much. */
+function faultWords(fault: PoseFault): string {
+  switch (fault.kind) {
+    case 'out-of-reach':
+      return `${fault.what} out of reach by ${fault.byMm} mm`;
+    case 'past-limit':
+      return `${fault.joint} at ${fault.degrees} degrees`;
+    case 'under-the-floor':
+      return `${fault.what} under the floor by ${fault.byMm} mm`;
+    case 'off-contact':
+      return `${fault.what} off the floor by ${fault.byMm} mm`;
+  }
+}
