@@ -3,6 +3,7 @@ import { formChecks } from '../catalogue/form-checks/formChecks';
 import { moveOf } from '../catalogue/ladders/moves';
 import { posesOf } from '../catalogue/ladders/poses';
 import {
+  figureFor,
   homeCard,
   homeChoices,
   myCards,
@@ -11,6 +12,7 @@ import {
   type Card,
   type CardBody,
   type CardBook,
+  type CardFigure,
   type CardHead,
   type HomeChoice,
   type StationPanel,
@@ -55,6 +57,10 @@ export const cardBodyOf = ({ known }: Pick<PersonView, 'known'>): CardBody => ({
   numbFeet: known.limiters.some((l) => l.kind === 'numb-feet'),
   falls: known.falls.length,
 });
+
+/** How a level of somebody looks; nothing of a movement of the hall's own. */
+export const figureOf = (view: Pick<PersonView, 'known'>, level: Level): CardFigure | null =>
+  figureFor(level, cardBodyOf(view), posesOf);
 
 /** The card of a person as it would be printed now, and a mark that changes with anything on it. */
 export async function readCards(desk: Desk, view: PersonView, kind: CardKind): Promise<CardsNow> {

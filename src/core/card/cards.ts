@@ -95,6 +95,16 @@ export function myCards(head: CardHead, levels: readonly Level[], body: CardBody
 const rungOf = ({ ladders }: CardBook, { pattern, rung }: Pick<Level, 'pattern' | 'rung'>): Rung | undefined =>
   ladders.find((l) => l.pattern === pattern)?.rungs.find((r) => r.rung === rung);
 
+/** How a level looks for a body, with the hands as it says; nothing of a movement of a hall's own. */
+export function figureFor(
+  level: Level,
+  { heightCm }: Pick<CardBody, 'heightCm'>,
+  posesOf: CardBook['posesOf'],
+): CardFigure | null {
+  const poses = level.own ? undefined : posesOf(level.pattern, level.rung);
+  return poses ? { poses: withHands(poses, level.support), place: placeFor(heightCm, level) } : null;
+}
+
 export function panelOf(level: Level, body: CardBody, book: CardBook): CardPanel {
   const { pattern, rung } = level;
   const move = level.own ? undefined : book.moveOf(pattern, rung);
@@ -113,7 +123,7 @@ export function panelOf(level: Level, body: CardBody, book: CardBook): CardPanel
     leg: mind === null ? null : `Sore leg ${mind === 'front' ? 'in front' : 'behind'}.`,
     load: level.loadKg === null ? null : `The ${level.loadKg} kg weight, held at the breastbone.`,
     lookAfter: check?.cue ?? null,
-    figure: poses ? { poses: withHands(poses, level.support), place: placeFor(body.heightCm, level) } : null,
+    figure: figureFor(level, body, book.posesOf),
   };
 }
 

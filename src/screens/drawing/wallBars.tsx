@@ -18,6 +18,8 @@ interface Props {
 }
 
 const pitch = 42;
+/** Narrower than that a bay shows its numbers and pegs alone. */
+const narrowest = 180;
 
 /**
  * One bay of wall bars: each bar a rung, a wooden peg at the level, pale pegs where it was before, and on the first bar
@@ -31,6 +33,7 @@ function Bars({ ladder, level, blockers, earlier, tallest, width }: Props & { re
   const inner = width - 34;
   const height = tallest * pitch + 22;
   const { tone } = lookOf(ladder.pattern);
+  const narrow = width < narrowest;
   return (
     <svg
       viewBox={`0 0 ${width} ${height}`}
@@ -57,12 +60,13 @@ function Bars({ ladder, level, blockers, earlier, tallest, width }: Props & { re
         const open = level !== undefined && rung.rung <= level.rung;
         const here = level?.rung === rung.rung;
         const next = rung.rung === (level?.rung ?? 0) + 1;
-        const tag = next
-          ? tagOf(
-              blockers.filter((b) => b.rung === rung.rung),
-              inner - 24,
-            )
-          : null;
+        const tag =
+          next && !narrow
+            ? tagOf(
+                blockers.filter((b) => b.rung === rung.rung),
+                inner - 24,
+              )
+            : null;
         return (
           <g key={rung.rung}>
             <rect
@@ -77,14 +81,16 @@ function Bars({ ladder, level, blockers, earlier, tallest, width }: Props & { re
             <text x="27" y={y - 13} className="num" fontWeight="750" fill={open ? tone : 'var(--color-ink-soft)'}>
               {rung.rung}
             </text>
-            <text
-              x="42"
-              y={y - 13}
-              fontWeight={here ? 750 : 500}
-              fill={open ? 'var(--color-ink)' : 'var(--color-ink-soft)'}
-            >
-              {rung.name}
-            </text>
+            {!narrow && (
+              <text
+                x="42"
+                y={y - 13}
+                fontWeight={here ? 750 : 500}
+                fill={open ? 'var(--color-ink)' : 'var(--color-ink-soft)'}
+              >
+                {rung.name}
+              </text>
+            )}
             {earlier.includes(rung.rung) && !here && (
               <circle
                 cx={inner - 8}

@@ -1,4 +1,5 @@
 import type { Beside } from '../../core/level/accessories';
+import type { CardFigure } from '../../core/card/cards';
 import type { Coached } from '../../core/level/coaching';
 import type { Level } from '../../core/level/answer';
 import { isOpen, trainedLevel, type Standing } from '../../core/level/standing';
@@ -12,6 +13,7 @@ import { dayWords } from '../words';
 import { wordProps, type WordsOn } from './bayWords';
 import { LastWord } from './lastWord';
 import type { ShortBay } from './levelBays';
+import { Figure } from './figure';
 import { Detail, NextRung } from './levelDetail';
 import { Noticing } from './noticing';
 import type { Say } from './saying';
@@ -26,6 +28,11 @@ interface Props {
   readonly view: PersonView;
   readonly say: Say;
   readonly note: Note;
+}
+interface Shown {
+  readonly rules: LevelRules;
+  readonly coached: readonly Coached[];
+  readonly figureOf: (level: Level) => CardFigure | null;
 }
 
 const keyOf = ({ ladder, item, own }: Beside): string => own?.id ?? `${ladder.pattern}${item ?? ''}`;
@@ -42,14 +49,7 @@ const aboutOf = ({ ladder, item, own, words }: BesideOn) => ({
 });
 
 /** Short bays at the side of the four: what somebody trains beside them, then what is offered, each with why. */
-export function besideBays({
-  beside,
-  view,
-  rules,
-  coached,
-  say,
-  note,
-}: Props & { rules: LevelRules; coached: readonly Coached[] }): ShortBay[] {
+export function besideBays({ beside, view, rules, coached, say, note, figureOf }: Props & Shown): ShortBay[] {
   return beside.filter(isShown).map((one): ShortBay => {
     const { ladder, item, own, standing, offeredFor } = one;
     const level = shownOn(standing);
@@ -73,7 +73,9 @@ export function besideBays({
           </span>
         </>
       ),
-      detail: <OneBeside {...{ one, view, rules, coached, say, note }} key={keyOf(one)} offeredFor={offeredFor} />,
+      detail: (
+        <OneBeside {...{ one, view, rules, coached, say, note, figureOf }} key={keyOf(one)} offeredFor={offeredFor} />
+      ),
     };
   });
 }
@@ -100,10 +102,8 @@ function OneBeside({
   coached,
   say,
   note,
-}: { one: BesideOn; offeredFor: string | null; rules: LevelRules; coached: readonly Coached[] } & Omit<
-  Props,
-  'beside'
->) {
+  figureOf,
+}: { one: BesideOn; offeredFor: string | null } & Shown & Omit<Props, 'beside'>) {
   const { ladder, item, standing, words } = one;
   const { ceiling, state, inForce } = standing;
   const trained = trainedLevel(standing);
@@ -144,6 +144,7 @@ function OneBeside({
           units={units}
           personId={person.id}
           coached={coached}
+          figure={<Figure of={figureOf} level={shown} />}
         >
           {word && <LastWord key={word.seen} {...word} say={say} />}
           {one.own && inForce && state !== 'aside' && <LeaveOwn about={about} say={say} />}
@@ -183,7 +184,7 @@ export function MoreBeside({ beside, view, say, note }: Props) {
   const open = others.filter(({ standing }) => isOpen(standing.ceiling));
   const closed = others.filter(({ standing }) => !isOpen(standing.ceiling));
   return (
-    <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[1.3fr_1fr_1fr]">
+    <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[1.3fr_1fr_1fr] xl:grid-cols-1">
       <div>
         <h2 className="border-b-2 border-ink pb-0.5 font-bold">Open, and not offered by anything known</h2>
         <ul className="divide-y divide-rule">

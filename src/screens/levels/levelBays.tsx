@@ -48,21 +48,27 @@ export function LevelBays({
     <TabGroup
       selectedIndex={at < 0 ? (looked === 'more' ? keys.length : 0) : at}
       onChange={(i) => lookAt(keys[i] ?? 'more')}
+      className="xl:mt-3 xl:grid xl:grid-cols-[35.5rem_9.75rem_minmax(0,1fr)] xl:grid-rows-[auto_1fr] xl:gap-x-4"
     >
-      <TabList className={`mt-3 grid grid-cols-4 gap-x-2 ${columns} lg:gap-x-5`}>
-        {bays.map(({ key, pattern, title, note, bars }) => (
-          <Tab key={key} className={tab}>
-            <span className="flex flex-wrap items-baseline gap-x-2.5 px-1">
-              <span className={`text-2xl leading-8 font-extrabold ${lookOf(pattern).words}`}>{pattern}</span>
-              <span className="text-lg font-bold">{title}</span>
-              {note !== null && <span className="ml-auto text-sm max-sm:hidden">{note}</span>}
-            </span>
-            <CourtLine pattern={pattern} />
-            <span className="hidden lg:block">{bars}</span>
-          </Tab>
-        ))}
+      <TabList className={`mt-3 grid grid-cols-4 gap-x-2 ${columns} lg:gap-x-5 xl:contents`}>
+        <div className="contents xl:flex xl:items-start xl:gap-x-1.5">
+          {bays.map(({ key, pattern, title, note, bars }) => (
+            // On a wide screen the chosen bay has its names, the others their pegs.
+            <Tab key={key} className={`${tab} xl:w-26 xl:data-selected:w-60`}>
+              <span className="flex flex-wrap items-baseline gap-x-2.5 px-1">
+                <span className={`text-2xl leading-8 font-extrabold ${lookOf(pattern).words}`}>{pattern}</span>
+                <span className="text-lg font-bold xl:text-base xl:group-data-selected:text-lg">{title}</span>
+                {note !== null && (
+                  <span className="ml-auto text-sm max-sm:hidden xl:hidden xl:group-data-selected:inline">{note}</span>
+                )}
+              </span>
+              <CourtLine pattern={pattern} />
+              <span className="hidden lg:block">{bars}</span>
+            </Tab>
+          ))}
+        </div>
         {more && (
-          <div className="flex flex-wrap gap-1 max-lg:col-span-4 max-lg:mt-1 lg:flex-col lg:flex-nowrap">
+          <div className="flex flex-wrap gap-1 max-lg:col-span-4 max-lg:mt-1 lg:flex-col lg:flex-nowrap xl:col-start-2 xl:row-span-2 xl:row-start-1 xl:w-full">
             {short.map(({ key, face }) => (
               <Tab key={key} className={`${tab} max-lg:min-w-40 max-lg:flex-1`}>
                 {face}
@@ -72,21 +78,21 @@ export function LevelBays({
           </div>
         )}
       </TabList>
-      <div className={`mt-2 grid gap-x-5 gap-y-2 ${columns}`}>
-        <div className="lg:col-span-4">{lines}</div>
-        <div className="flex flex-wrap gap-2 lg:col-start-5 lg:flex-col">{aside}</div>
+      <div className="mt-2 xl:col-start-1">{lines}</div>
+      <div className="xl:col-start-3 xl:row-span-2 xl:row-start-1">
+        <div className="mt-2 flex flex-wrap gap-2 xl:mt-0">{aside}</div>
+        <TabPanels className="mt-3 border-t-4 border-ink pt-3 xl:pt-2">
+          {bays.map(({ key, bars, detail }) => (
+            <TabPanel key={key} className="max-lg:grid max-lg:gap-x-8 max-lg:gap-y-4 max-lg:sm:grid-cols-[300px_1fr]">
+              {/* Four bays beside each other need a wide screen; on others the chosen one stands here. */}
+              <div className="lg:hidden">{bars}</div>
+              {detail}
+            </TabPanel>
+          ))}
+          {more && short.map(({ key, detail }) => <TabPanel key={key}>{detail}</TabPanel>)}
+          {more && <TabPanel>{more}</TabPanel>}
+        </TabPanels>
       </div>
-      <TabPanels className="mt-3 border-t-4 border-ink pt-3">
-        {bays.map(({ key, bars, detail }) => (
-          <TabPanel key={key} className="max-lg:grid max-lg:gap-x-8 max-lg:gap-y-4 max-lg:sm:grid-cols-[300px_1fr]">
-            {/* Four bays beside each other need a wide screen; on others the chosen one stands here. */}
-            <div className="lg:hidden">{bars}</div>
-            {detail}
-          </TabPanel>
-        ))}
-        {more && short.map(({ key, detail }) => <TabPanel key={key}>{detail}</TabPanel>)}
-        {more && <TabPanel>{more}</TabPanel>}
-      </TabPanels>
     </TabGroup>
   );
 }

@@ -21,6 +21,7 @@ export function Detail({
   units,
   personId,
   coached,
+  figure,
   children,
 }: {
   ladder: Ladder;
@@ -30,16 +31,19 @@ export function Detail({
   personId: string;
   /** How they are coached, question by question. */
   coached: readonly Coached[];
+  /** How it looks for this body; nothing of a movement of the hall's own. */
+  figure: ReactNode;
   /** What is said of it by hand. */
   children: ReactNode;
 }) {
   const [main] = coachedOn(coached, level.pattern, level.rung);
   return (
-    <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[1.2fr_1.25fr_1fr]">
+    <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[1.2fr_1.25fr_1fr] xl:grid-cols-1 xl:gap-y-2">
       <div className="min-w-0">
+        {figure}
         <div className="flex items-start gap-4">
           {level.targetCm !== null && (
-            <Stool heightCm={level.targetCm} support={level.support} units={units} size={128} />
+            <Stool heightCm={level.targetCm} support={level.support} units={units} size={104} />
           )}
           <div className="min-w-0 flex-1">
             <h2 className={`text-xl font-extrabold ${lookOf(level.pattern).words}`}>{level.name}</h2>
@@ -72,9 +76,8 @@ export function Detail({
           </p>
         )}
         {level.missing && <p className="mt-2 font-semibold">Missing here: {level.missing}</p>}
-        {children}
       </div>
-      <div>
+      <div className="xl:order-2">
         <Lines title="Why this one">
           {level.reasons.map((r) => (
             <li key={r.text} className="first-letter:uppercase">
@@ -94,6 +97,11 @@ export function Detail({
             {main.proposed && `Proposed: ${main.proposed.option.name.toLowerCase()}, for ${main.proposed.because}.`}
           </p>
         )}
+      </div>
+      <div className="xl:order-1">
+        <NextRung from={level.rung} blockers={level.blockers} ladder={ladder} />
+      </div>
+      <div className="lg:col-span-3 xl:order-3 xl:col-span-1">
         <p className="mt-3 flex flex-wrap gap-3">
           {!(level.own && setPatterns.has(level.pattern)) && (
             <ButtonLink look="line" href={`/people/${personId}/swap?level=${level.pattern}${level.rung}`}>
@@ -119,9 +127,7 @@ export function Detail({
             </ButtonLink>
           )}
         </p>
-      </div>
-      <div>
-        <NextRung from={level.rung} blockers={level.blockers} ladder={ladder} />
+        {children}
       </div>
     </div>
   );

@@ -1,3 +1,5 @@
+import type { CardFigure } from '../../core/card/cards';
+import type { Level } from '../../core/level/answer';
 import type { Coached } from '../../core/level/coaching';
 import { sentencesIn } from '../../core/math/units';
 import { trainedLevels, waitingLevels } from '../../core/level/standing';
@@ -16,6 +18,7 @@ import { LastWord } from './lastWord';
 import type { Say } from './saying';
 import { linesOf, noteOn, wordProps, type WordsOn } from './bayWords';
 import { besideBays, MoreBeside, type BesideOn } from './beside';
+import { Figure } from './figure';
 import { LevelBays, type Bay } from './levelBays';
 import { Detail, NextRung } from './levelDetail';
 import { SeenClean, type Note } from './seenClean';
@@ -30,10 +33,12 @@ interface Props {
   readonly confirm: (seen: readonly string[], keep: readonly Pattern[]) => Promise<ConfirmAnswer>;
   readonly say: Say;
   readonly note: Note;
+  /** How a level looks for this body. */
+  readonly figureOf: (level: Level) => CardFigure | null;
 }
 
 /** Four bays of wall bars with their pegs; under them, of the bay looked at, what to do, why, and what opens the next. */
-export function LevelScreen({ view, rules, words, beside, coached, confirm, say, note }: Props) {
+export function LevelScreen({ view, rules, words, beside, coached, confirm, say, note, figureOf }: Props) {
   const { ladders, house } = rules;
   const { standings, decided, units } = view;
   const levels = sentencesIn(view.levels, units);
@@ -60,7 +65,11 @@ export function LevelScreen({ view, rules, words, beside, coached, confirm, say,
       note: noteOn(standing, waiting),
       bars: <WallBars ladder={ladder} level={level} blockers={blockers} earlier={earlier} tallest={tallest} />,
       detail: level ? (
-        <Detail ladder={ladder} level={level} house={house} units={units} personId={view.person.id} coached={coached}>
+        <Detail
+          {...{ ladder, level, house, units, coached }}
+          personId={view.person.id}
+          figure={<Figure of={figureOf} level={level} />}
+        >
           {lastWord}
           {trained.some((l) => l.pattern === ladder.pattern) && (
             <SeenClean
@@ -105,7 +114,7 @@ export function LevelScreen({ view, rules, words, beside, coached, confirm, say,
       <KeepingLevels waiting={waiting.map((l) => l.code).join()}>
         <LevelBays
           bays={bays}
-          short={besideBays({ beside, view, rules, coached, say, note })}
+          short={besideBays({ beside, view, rules, coached, say, note, figureOf })}
           more={beside.length > 0 && <MoreBeside {...{ beside, view, say, note }} />}
           lines={<YesLines lines={linesOf(standings, ladders, units)} ladders={ladders.map((l) => l.pattern)} />}
           aside={
@@ -125,7 +134,7 @@ export function LevelScreen({ view, rules, words, beside, coached, confirm, say,
                 </ButtonLink>
               )}
               <ButtonLink look="line" href={hrefs.retest} hotkey="R">
-                See the retest
+                Retest
               </ButtonLink>
             </>
           }

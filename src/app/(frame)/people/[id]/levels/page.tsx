@@ -1,4 +1,5 @@
 import type { Metadata } from 'next';
+import { figureOf } from '../../../../../use-cases/cards';
 import { readCoached } from '../../../../../use-cases/coaching';
 import { theDesk } from '../../../../../use-cases/desk';
 import { readBeside, readWords } from '../../../../../use-cases/lastWord';
@@ -25,6 +26,7 @@ export default async function LevelPage(context: PersonParams) {
       say={saveLastWord.bind(null, id)}
       confirm={saveConfirmedLevel.bind(null, id)}
       note={noteOfPerson.bind(null, id)}
+      figureOf={(level) => figureOf(view, level)}
     />
   );
 }
