@@ -159,3 +159,40 @@ test('station card and one SVG a side', async () => {
   ]);
   expect(faults).toEqual([]);
 });
+
+test('the board: filtered to a ladder, one row confirmed, what to carry out said, printed as one sheet', async () => {
+  const other = await addReadyTo(hall, 'Bruno Board', today, { heightCm: 172 });
+  const entered = {
+    seq: 0,
+    atMs: 0,
+    wallMs: Date.parse(today),
+    by: 'hand',
+    kind: 'entered',
+    value: 12,
+    handsUsed: false,
+  };
+  const head = { personId: other, test: 'chair-stand-30s', protocolVersion: 1, sittingDate: today, side: null };
+  const sent = { ...head, conditions: { seatHeightCm: 43 }, events: [entered] };
+  expect((await send(hall, 'PUT', '/api/v1/attempts/board-stands', sent)).status).toBe(201);
+  const { page, faults } = await visit('/levels');
+  await says(page, '[data-testid=hall-needs]', 'To carry out for these 2: seats');
+  await page.select('select[aria-label="Which ladder"]', 'S');
+  await page.waitForFunction(() => location.search === '?pattern=S');
+  await page.waitForFunction(() => !document.querySelector('thead')?.textContent.includes('Lunge'));
+  const row = '::-p-xpath(//tr[contains(., "Bruno Board")]//button)';
+  await (await page.waitForSelector(row))?.click();
+  await page.waitForFunction(
+    () =>
+      ![...document.querySelectorAll('tbody tr')].some(
+        (r) => r.textContent.includes('Bruno') && r.querySelector('button'),
+      ),
+  );
+  for (const [width, height] of sizes) {
+    await resize(page, width, height);
+    expect([width, await looksWrong(page)]).toEqual([width, []]);
+  }
+  await resize(page, 1280, 800);
+  expect((await findings(page)).violations).toEqual([]);
+  expect((await pagesOf(page)).length).toBe(1);
+  expect(faults).toEqual([]);
+});

@@ -37,7 +37,6 @@ const aside = new Set([
   'report-clinician',
   'report-kept',
   'choose-person',
-  'hall-levels',
   'score-one-leg',
   'scores-all',
   'one-leg',
@@ -50,6 +49,9 @@ const aside = new Set([
   'leaf',
   'station-sheet',
   'room-check',
+  'cupboard',
+  'day-check',
+  'home-card',
   'coaching',
   'history',
 ]);
@@ -124,6 +126,8 @@ await withDemo(async ({ browser, url, idOf }) => {
     norms: () => visit('/library/norms/chair-stand-30s?age=77&sex=female&value=9'),
     'score-one-leg': () => visit(`/people/${odile}/scores/one-leg`),
     levels: () => visit(`/people/${odile}/levels`),
+    card: () => visit(`/people/${odile}/card`),
+    'home-card': () => visit(`/people/${odile}/card?kind=home`),
     movement: () => visit('/library/moves/S5'),
     swap: async () => {
       await visit(`/people/${odile}/swap?level=S5`);

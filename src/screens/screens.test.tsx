@@ -3,7 +3,10 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { renderToStaticMarkup } from 'react-dom/server';
-import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { afterAll, beforeAll, describe, expect, test, vi } from 'vitest';
+import { posesOf } from '../catalogue/ladders/poses';
+import { levelRules } from '../catalogue/rules';
+import { needsOf } from '../core/card/needs';
 import type { PersonView } from '../core/view/personView';
 import { reportOf } from '../core/view/report';
 import type { Place } from '../core/shapes/person';
@@ -33,6 +36,9 @@ import { TodayScreen } from './today/today';
 import { matching } from './touch/matching';
 import { typedNumber } from './touch/typed';
 import { signed, slowingWords, newestWords } from './words';
+
+// Nothing is pressed here: where a press would lead is not asked.
+vi.mock('next/navigation', () => ({ useRouter: () => ({ refresh: () => undefined, replace: () => undefined }) }));
 
 const today = '2026-03-02';
 const folder = mkdtempSync(join(tmpdir(), 'screens-'));
@@ -98,7 +104,22 @@ describe('words on every screen of everybody', () => {
         />,
       ),
       read(<HallScoresGrid people={people} pages={pages} order={{ sort: 'past', pastOnly: false }} />),
-      read(<HallLevels people={people} pages={pages} />),
+      read(
+        <HallLevels
+          people={people}
+          pages={pages}
+          ladders={levelRules.ladders}
+          needs={needsOf(
+            people.flatMap((p) => p.levels.levels),
+            posesOf,
+          )}
+          units="metric"
+          groups={[]}
+          groupId={null}
+          pattern={null}
+          confirm={() => Promise.resolve({ kind: 'confirmed' })}
+        />,
+      ),
       read(<HallRetests people={people} pages={pages} dueOn={[]} today={today} />),
     ];
     for (const words of all)

@@ -35,9 +35,15 @@ export interface HallAnswer<V> {
 }
 
 /** One page of a list over the whole hall; only its people are read in full. */
-export async function readHall(desk: Desk, list: keyof typeof lists, page: number): Promise<HallAnswer<PersonView>> {
+export async function readHall(
+  desk: Desk,
+  list: keyof typeof lists,
+  page: number,
+  groupId: string | null = null,
+): Promise<HallAnswer<PersonView>> {
   const all = await allLines(desk);
-  return pageOf(desk, all, all.lines.filter(lists[list].of).sort(lists[list].order), page, viewsOf);
+  const lines = all.lines.filter((l) => lists[list].of(l) && (groupId === null || l.groupIds.includes(groupId)));
+  return pageOf(desk, all, lines.sort(lists[list].order), page, viewsOf);
 }
 
 export interface ScoresOrder {

@@ -2,12 +2,13 @@ interface Props {
   /** How many rungs, and the one it stands on; none where none is open. */
   readonly rungs: number;
   readonly at: number | null;
+  /** Lower, for a row of a table. */
+  readonly low?: boolean;
 }
 
-const pitch = 11;
-
 /** A ladder beside the four as it stands at their side: its bars, open ones dark, and a peg. Told in words beside it. */
-export function ShortBars({ rungs, at }: Props) {
+export function ShortBars({ rungs, at, low = false }: Props) {
+  const pitch = low ? 6.5 : 11;
   const height = rungs * pitch + 10;
   return (
     <svg width="54" height={height} viewBox={`0 0 54 ${height}`} aria-hidden className="shrink-0">
@@ -32,7 +33,7 @@ export function ShortBars({ rungs, at }: Props) {
             x="3"
             y={y - 2.5}
             width="48"
-            height="5"
+            height={low ? 3.5 : 5}
             rx="2.5"
             fill={open ? 'var(--color-wood-dark)' : 'var(--color-wood-pale)'}
             stroke={open ? 'var(--color-ink)' : 'var(--color-wood)'}
@@ -44,7 +45,7 @@ export function ShortBars({ rungs, at }: Props) {
         <circle
           cx="27"
           cy={height - 10 - (at - 1) * pitch}
-          r="6.5"
+          r={low ? 5.5 : 6.5}
           fill="var(--color-wood)"
           stroke="var(--color-ink)"
           strokeWidth="2"

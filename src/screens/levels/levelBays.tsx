@@ -83,7 +83,10 @@ export function LevelBays({
         <div className="mt-2 flex flex-wrap gap-2 xl:mt-0">{aside}</div>
         <TabPanels className="mt-3 border-t-4 border-ink pt-3 xl:pt-2">
           {bays.map(({ key, bars, detail }) => (
-            <TabPanel key={key} className="max-lg:grid max-lg:gap-x-8 max-lg:gap-y-4 max-lg:sm:grid-cols-[300px_1fr]">
+            <TabPanel
+              key={key}
+              className="max-lg:grid max-lg:gap-x-8 max-lg:gap-y-4 max-lg:sm:grid-cols-[300px_minmax(0,1fr)]"
+            >
               {/* Four bays beside each other need a wide screen; on others the chosen one stands here. */}
               <div className="lg:hidden">{bars}</div>
               {detail}

@@ -38,7 +38,7 @@ export function Detail({
 }) {
   const [main] = coachedOn(coached, level.pattern, level.rung);
   return (
-    <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[1.2fr_1.25fr_1fr] xl:grid-cols-1 xl:gap-y-2">
+    <div className="grid grid-cols-1 gap-x-8 gap-y-4 lg:grid-cols-[1.2fr_1.25fr_1fr] xl:grid-cols-1 xl:gap-y-2">
       <div className="min-w-0">
         {figure}
         <div className="flex items-start gap-4">
