@@ -19,6 +19,11 @@ const people = Array.from({ length: 60 }, (_, n): Facts => ({
     { test: 'four-stage', value: 3, testedOn: '2026-03-02', outcome: 'done' },
   ],
   sessionsLogged: 4,
+  kit: {
+    chairs: [{ heightCm: 43, arms: false }],
+    ...{ padsCm: [3, 5], weightsKg: [1, 2], raisedSurface: true, rail: true, wedge: false, mat: true },
+    ...{ boxesCm: [], stepsCm: [] },
+  },
 }));
 const levelsOf = (facts: Facts) => assignLevels(levelRules, facts).levels;
 const all = people.map(levelsOf);
