@@ -18,6 +18,19 @@ interface Ways {
   readonly paper: CardPaper;
 }
 
+function BackToLevels({ personId, name }: { personId: string; name: string }) {
+  return (
+    <p>
+      <Link
+        href={`/people/${personId}/levels`}
+        className="inline-flex min-h-11 items-center text-squat underline underline-offset-4"
+      >
+        Levels of {name}
+      </Link>
+    </p>
+  );
+}
+
 /** Which card, and on what paper. */
 function CardWays({ personId, at, paper }: Ways) {
   const base = `/people/${personId}/card`;
@@ -69,14 +82,7 @@ export function CardScreen(props: Props) {
   return (
     <div className="pt-3 print:pt-0">
       <div className="print:hidden">
-        <p>
-          <Link
-            href={`/people/${personId}/levels`}
-            className="inline-flex min-h-11 items-center text-squat underline underline-offset-4"
-          >
-            Levels of {name}
-          </Link>
-        </p>
+        <BackToLevels personId={personId} name={name} />
         <h1 className="text-2xl font-extrabold">Card of {name}</h1>
         <div className="mt-2 flex flex-wrap items-center gap-x-5 gap-y-2">
           {cards.length > 0 && (
@@ -191,14 +197,7 @@ export function StationScreen({
   return (
     <div className="pt-3 print:pt-0">
       <div className="print:hidden">
-        <p>
-          <Link
-            href={`/people/${personId}/levels`}
-            className="inline-flex min-h-11 items-center text-squat underline underline-offset-4"
-          >
-            Levels of {name}
-          </Link>
-        </p>
+        <BackToLevels personId={personId} name={name} />
         <h1 className="text-2xl font-extrabold">Station card of {name}</h1>
         <div className="mt-2 flex flex-wrap items-center gap-x-5 gap-y-2">
           {panels.length > 0 && <PrintButton />}

@@ -41,24 +41,16 @@ export const useKeeping = (): Keeping => useContext(KeepingContext);
  * What the yes signs, a ladder under its bay: the level before, the one it becomes, and whether the old one is kept.
  * @param ladders in the order of the bays, as only those that wait have a line
  */
-export function Lines({ lines, ladders }: { lines: readonly Line[]; ladders: readonly Pattern[] }) {
+export function Lines({ lines }: { lines: readonly Line[] }) {
   const { kept, keep } = useKeeping();
   if (lines.length === 0) return null;
   return (
-    <ul
-      aria-label="What the yes confirms"
-      className="grid gap-x-5 max-lg:divide-y max-lg:divide-rule lg:grid-cols-4 xl:grid-cols-1 xl:divide-y xl:divide-rule"
-    >
+    <ul aria-label="What the yes confirms" className="divide-y divide-rule">
       {lines.map(({ pattern, title, was, becomes, over }) => {
         const stays = kept.has(pattern);
         return (
-          <li
-            key={pattern}
-            style={{ '--bay': ladders.indexOf(pattern) + 1 } as React.CSSProperties}
-            className="flex flex-wrap items-center gap-x-4 px-1 lg:max-xl:col-start-(--bay) lg:max-xl:row-start-1 lg:max-xl:flex-col lg:max-xl:items-start"
-            data-testid="becomes"
-          >
-            <b className={`lg:max-xl:sr-only xl:w-16 ${lookOf(pattern).words}`}>{title}</b>
+          <li key={pattern} className="flex flex-wrap items-center gap-x-4 px-1" data-testid="becomes">
+            <b className={`w-16 ${lookOf(pattern).words}`}>{title}</b>
             <span className="num text-sm leading-8">
               {was !== null && was !== becomes && (
                 <>

@@ -3,7 +3,6 @@ import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/react';
 import { useState, type ReactNode } from 'react';
 import type { Pattern } from '../../core/shapes/facts';
 import { CourtLine, lookOf } from '../drawing/patterns';
-import { columns } from './columns';
 
 /** A ladder as it stands in the row: its bars, and what is told of it when it is looked at. */
 export interface Bay {
@@ -50,16 +49,19 @@ export function LevelBays({
       onChange={(i) => lookAt(keys[i] ?? 'more')}
       className="xl:mt-3 xl:grid xl:grid-cols-[35.5rem_9.75rem_minmax(0,1fr)] xl:grid-rows-[auto_1fr] xl:gap-x-4"
     >
-      <TabList className={`mt-3 grid grid-cols-4 gap-x-2 ${columns} lg:gap-x-5 xl:contents`}>
-        <div className="contents xl:flex xl:items-start xl:gap-x-1.5">
+      <TabList className="mt-3 grid grid-cols-4 gap-x-2 lg:flex lg:gap-x-4 xl:contents">
+        <div className="contents lg:flex lg:flex-1 lg:items-start lg:gap-x-1.5">
           {bays.map(({ key, pattern, title, note, bars }) => (
-            // On a wide screen the chosen bay has its names, the others their pegs.
-            <Tab key={key} className={`${tab} xl:w-26 xl:data-selected:w-60`}>
+            // Beside each other the chosen bay has its names, the others their pegs.
+            <Tab
+              key={key}
+              className={`${tab} lg:flex-1 lg:data-selected:w-60 lg:data-selected:flex-none xl:w-26 xl:flex-none`}
+            >
               <span className="flex flex-wrap items-baseline gap-x-2.5 px-1">
                 <span className={`text-2xl leading-8 font-extrabold ${lookOf(pattern).words}`}>{pattern}</span>
-                <span className="text-lg font-bold xl:text-base xl:group-data-selected:text-lg">{title}</span>
+                <span className="text-lg font-bold lg:text-base lg:group-data-selected:text-lg">{title}</span>
                 {note !== null && (
-                  <span className="ml-auto text-sm max-sm:hidden xl:hidden xl:group-data-selected:inline">{note}</span>
+                  <span className="ml-auto text-sm max-sm:hidden lg:hidden lg:group-data-selected:inline">{note}</span>
                 )}
               </span>
               <CourtLine pattern={pattern} />
@@ -68,7 +70,7 @@ export function LevelBays({
           ))}
         </div>
         {more && (
-          <div className="flex flex-wrap gap-1 max-lg:col-span-4 max-lg:mt-1 lg:flex-col lg:flex-nowrap xl:col-start-2 xl:row-span-2 xl:row-start-1 xl:w-full">
+          <div className="flex flex-wrap gap-1 max-lg:col-span-4 max-lg:mt-1 lg:flex-col lg:w-52 lg:flex-nowrap xl:col-start-2 xl:row-span-2 xl:row-start-1 xl:w-full">
             {short.map(({ key, face }) => (
               <Tab key={key} className={`${tab} max-lg:min-w-40 max-lg:flex-1`}>
                 {face}

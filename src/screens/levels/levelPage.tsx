@@ -116,7 +116,7 @@ export function LevelScreen({ view, rules, words, beside, coached, confirm, say,
           bays={bays}
           short={besideBays({ beside, view, rules, coached, say, note, figureOf })}
           more={beside.length > 0 && <MoreBeside {...{ beside, view, say, note }} />}
-          lines={<YesLines lines={linesOf(standings, ladders, units)} ladders={ladders.map((l) => l.pattern)} />}
+          lines={<YesLines lines={linesOf(standings, ladders, units)} />}
           aside={
             <>
               {waiting.length > 0 ? (
