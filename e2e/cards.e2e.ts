@@ -13,16 +13,17 @@ async function enter(personId: string, name: string, value: number): Promise<voi
   const entered = { seq: 0, atMs: 0, wallMs: Date.parse(today), by: 'hand', kind: 'entered', value, handsUsed: false };
   const head = { personId, test: name, protocolVersion: 1, sittingDate: today, side: null };
   const conditions = name === 'chair-stand-30s' ? { seatHeightCm: 43 } : {};
-  const said = await send(hall, 'PUT', `/api/v1/attempts/${personId}-${name}`, { ...head, conditions, events: [entered] });
+  const said = await send(hall, 'PUT', `/api/v1/attempts/${personId}-${name}`, {
+    ...head,
+    conditions,
+    events: [entered],
+  });
   expect([name, said.status]).toEqual([name, 201]);
 }
 beforeAll(async () => {
   id = await addReadyTo(hall, 'Carla Cardholder', today, { heightCm: 160 });
   await enter(id, 'chair-stand-30s', 13);
   await enter(id, 'four-stage', 3);
-});
-    expect([name, said.status]).toEqual([name, 201]);
-  }
 });
 
 const visit = async (path: string) => {
