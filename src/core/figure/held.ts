@@ -30,6 +30,8 @@ export function placeFor(heightCm: number, rung: { readonly rung: number; readon
   return {
     ...usual,
     heightM: heightCm / 100,
+    // Whoever is tall holds where their hip is.
+    railM: Math.max(usual.railM, 0.5 * (heightCm / 100)),
     seatM: targetM ?? usual.seatM,
     boxM: targetM ?? usual.boxM,
     stepM: steps[rung.rung] ?? 0.12,

@@ -125,3 +125,33 @@ test('a foot that stays is where it was, whatever the hip does', () => {
   const [a, b] = [pair.start.legs[1].ball, pair.end.legs[1].ball];
   expect(distance([a[0], a[1]], [b[0], b[1]])).toBeLessThan(1e-6);
 });
+
+test('over every seat a level may give, from well under the kneecap to over it, there is a figure in every body', () => {
+  for (let heightCm = 145; heightCm <= 195; heightCm += 5)
+    for (let seatCm = Math.ceil(0.23 * heightCm); seatCm <= 0.34 * heightCm; seatCm++)
+      for (const [pattern, rung, support] of [
+        ['S', 1, '2'],
+        ['S', 2, '2'],
+        ['S', 3, '2'],
+        ['S', 4, 'h'],
+        ['S', 5, 'h'],
+        ['S', 6, 'f'],
+        ['S', 7, '0'],
+        ['S', 8, '0'],
+        ['W', 3, '2'],
+        ['W', 5, 'h'],
+        ['H', 1, '2'],
+        ['B', 1, '2'],
+      ] as const) {
+        const poses = posesOf(pattern, rung);
+        if (!poses) throw new Error('no pose');
+        const pair = solvedFor(withHands(poses, support), heightCm, seatCm);
+        expect([pattern, rung, heightCm, seatCm, 'faults' in pair ? pair.faults : []]).toEqual([
+          pattern,
+          rung,
+          heightCm,
+          seatCm,
+          [],
+        ]);
+      }
+});

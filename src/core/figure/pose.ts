@@ -275,16 +275,16 @@ function balancedOver(
     const up = legUp(lengths, 0, 0, shank, () => leg.bend - shank);
     return { leg: up, hip: up.hip, trunk: lean };
   }
-  const over = solveAlone({
-    ...carrying,
-    arms: leg.arms,
-    hipHeightM,
-    heelLiftM: 0,
-    rule: 'shank',
-    shankDeg: leg.shank,
-  });
-  const up = legUp(lengths, 0, 0, leg.shank, (knee) => angleFor('the hip over the seat', hipHeightM - knee[1], thigh));
-  const lean = 'posture' in over ? Math.min(over.posture.trunkDeg, usualLimits.trunkLimitDeg) : Number(trunk);
+  const standAt = (shankDeg: number) => {
+    const over = solveAlone({ ...carrying, arms: leg.arms, hipHeightM, heelLiftM: 0, rule: 'shank', shankDeg });
+    return 'posture' in over && over.posture.hipFlexDeg <= usualLimits.hipFlexLimitDeg ? over.posture : null;
+  };
+  // Over a low seat long legs bend the hip too far: the shins lean more, as far as ankles go.
+  const most = jointLimits.ankle[1] - 2;
+  const shanks = Array.from({ length: Math.max(1, most - leg.shank + 1) }, (_, i) => leg.shank + i);
+  const shank = shanks.find((deg) => standAt(deg) !== null) ?? leg.shank;
+  const up = legUp(lengths, 0, 0, shank, (knee) => angleFor('the hip over the seat', hipHeightM - knee[1], thigh));
+  const lean = Math.min(standAt(shank)?.trunkDeg ?? Number(trunk), usualLimits.trunkLimitDeg);
   return { leg: up, hip: up.hip, trunk: lean };
 }
 
@@ -349,7 +349,10 @@ function reachOf(shoulder: Point, y: number, lengths: Lengths): readonly [number
   const most = 0.985 * (upper + fore);
   const dy = Math.abs(shoulder[1] - y);
   if (dy > most) return null;
-  return [shoulder[0], shoulder[0] + Math.sqrt(most ** 2 - dy ** 2)];
+  // As near as an elbow bends.
+  const least2 = upper ** 2 + fore ** 2 + 2 * upper * fore * Math.cos(radians(jointLimits.elbow[1] - 2));
+  const nearest = Math.sqrt(Math.max(0, least2 - dy ** 2));
+  return [shoulder[0] + nearest, shoulder[0] + Math.sqrt(most ** 2 - dy ** 2)];
 }
 
 const handsOf = ({ hands, otherHand }: Pose): readonly HandsAt[] => [hands, ...(otherHand ? [otherHand] : [])];
