@@ -271,6 +271,9 @@ test('an own exercise: told at once what closes it, taken in beside the four, ou
   await (await page.waitForSelector('::-p-xpath(//label[contains(., "on the floor")])'))?.click();
   for (const joint of ['knee', 'hip', 'back', 'ankle']) await page.select(`select[aria-label^="${joint}"]`, 'none');
   await page.select('select[aria-label^="shoulder"]', 'some');
+  await page.type('#trains', 'the grip');
+  await (await page.waitForSelector('::-p-xpath(//summary[contains(., "What to look at")])'))?.click();
+  await (await page.waitForSelector('::-p-xpath(//label[contains(., "shoulders at the ears")])'))?.click();
   await says(page, '[data-testid=closes-it]', 'Nothing that is known of a person.');
   await says(page, '[data-testid=open-for]', 'looked at: ');
   for (const [width, height] of sizes) {
@@ -289,6 +292,8 @@ test('an own exercise: told at once what closes it, taken in beside the four, ou
   await (await page.waitForSelector('::-p-xpath(//li[contains(., "Towel wring")]//button)'))?.click();
   await says(page, 'main', 'taken in');
   await (await page.waitForSelector('::-p-xpath(//*[@role="tab"][contains(., "Towel wring")])'))?.click();
+  await says(page, 'main', 'Trains: the grip');
+  await says(page, 'main', 'Look at: shoulders at the ears: “Long neck.”');
   await (await page.waitForSelector('::-p-xpath(//a[contains(., "History")])'))?.click();
   await says(page, 'h1', 'History of Olga Own');
   await says(page, 'main', 'Towel wring since 2 Mar 2026');

@@ -1,4 +1,5 @@
 import type { Beside } from '../../core/level/accessories';
+import { formChecks } from '../../catalogue/form-checks/formChecks';
 import type { CardFigure } from '../../core/card/cards';
 import type { Coached } from '../../core/level/coaching';
 import type { Level } from '../../core/level/answer';
@@ -6,6 +7,7 @@ import { isOpen, trainedLevel, type Standing } from '../../core/level/standing';
 import { ofKind } from '../../core/intake/entries';
 import { sentencesIn } from '../../core/math/units';
 import type { PersonView } from '../../core/view/personView';
+import type { OwnExercise } from '../../core/shapes/own';
 import type { Ladder, LevelRules } from '../../core/shapes/ladder';
 import { CourtLine } from '../drawing/patterns';
 import { ShortBars } from '../drawing/shortBars';
@@ -146,6 +148,7 @@ function OneBeside({
           coached={coached}
           figure={<Figure of={figureOf} level={shown} />}
         >
+          {one.own && <OwnTaught own={one.own} />}
           {word && <LastWord key={word.seen} {...word} say={say} />}
           {one.own && inForce && state !== 'aside' && <LeaveOwn about={about} say={say} />}
           {trained && !one.own && (
@@ -162,6 +165,25 @@ function OneBeside({
         </Detail>
       ) : (
         <NextRung from={0} blockers={blockers} ladder={ladder} />
+      )}
+    </>
+  );
+}
+
+/** What was written of a movement of the hall's own: what it trains and what to look at. */
+function OwnTaught({ own: { trains, checks } }: { own: OwnExercise }) {
+  const looked = formChecks.filter((check) => checks.includes(check.code));
+  return (
+    <>
+      {trains !== '' && (
+        <p className="mt-2">
+          <b>Trains:</b> {trains}
+        </p>
+      )}
+      {looked.length > 0 && (
+        <p className="mt-2">
+          <b>Look at:</b> {looked.map(({ seen, cue }) => `${seen}: “${cue}”`).join(' ')}
+        </p>
       )}
     </>
   );

@@ -1,5 +1,4 @@
 'use client';
-import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { formChecks } from '../../catalogue/form-checks/formChecks';
@@ -10,9 +9,11 @@ import { ownLoads, ownPlaces, ownStances, type OwnExercise, type OwnLoad, type O
 import { newClientKey } from '../test/bench/store';
 import { Button } from '../touch/button';
 import { Choice, Field, TextBox, TickBox } from '../touch/field';
+import { FootBar } from '../touch/footBar';
 import { Heading } from '../touch/heading';
 import { useOneAtATime } from '../touch/useOneAtATime';
 import { limiterWords } from '../words';
+import { BackLink } from '../touch/backLink';
 
 type Draft = Omit<OwnExercise, 'id' | 'version' | 'aside'>;
 type Errors = readonly { readonly path: string; readonly message: string }[];
@@ -88,16 +89,11 @@ export function OwnExerciseForm({ own, facts, limiters, ladders, save, attempt }
   return (
     <div className="pt-3">
       <p>
-        <Link
-          href="/library/exercises"
-          className="inline-flex min-h-11 items-center text-squat underline underline-offset-4"
-        >
-          Exercises of our own
-        </Link>
+        <BackLink href="/library/exercises">Exercises of our own</BackLink>
       </p>
       <h1 className="text-2xl font-extrabold">{own ? own.name : 'A new exercise of our own'}</h1>
       <form
-        className="mt-3 grid gap-x-10 gap-y-6 max-lg:[&_:is(input,select,button,summary)]:scroll-mb-20 lg:grid-cols-[1fr_1fr_18rem]"
+        className="mt-3 grid gap-x-10 gap-y-6 lg:grid-cols-[1fr_1fr_18rem]"
         onSubmit={(e) => {
           e.preventDefault();
           keep();
@@ -363,17 +359,18 @@ export function OwnExerciseForm({ own, facts, limiters, ladders, save, attempt }
           </p>
         </aside>
         {tried !== null && (
-          <p
-            className="sticky bottom-0 -mx-4 border-t-2 border-ink bg-board px-4 py-2 lg:hidden low:hidden"
-            aria-hidden
-          >
-            Open for <b>{tried.openFor.length}</b> of {tried.lookedAt}; closed by{' '}
-            {tried.closedBy.length === 0
-              ? 'nothing'
-              : tried.closedBy.length > 2
-                ? `${tried.closedBy.length} limiters`
-                : tried.closedBy.join(', ')}
-          </p>
+          <div className="lg:hidden">
+            <FootBar>
+              <p aria-hidden>
+                Open for <b>{tried.openFor.length}</b> of {tried.lookedAt}; closed by{' '}
+                {tried.closedBy.length === 0
+                  ? 'nothing'
+                  : tried.closedBy.length > 2
+                    ? `${tried.closedBy.length} limiters`
+                    : tried.closedBy.join(', ')}
+              </p>
+            </FootBar>
+          </div>
         )}
       </form>
     </div>
