@@ -11,6 +11,7 @@ import { PrintButton } from '../touch/printButton';
 import { dayWords } from '../words';
 import { CardSheets, type CardPaper } from './cardSheet';
 import { SaveDrawing } from './saveDrawing';
+import { BackLink, Ways } from '../touch/backLink';
 
 interface Ways {
   readonly personId: string;
@@ -21,12 +22,7 @@ interface Ways {
 function BackToLevels({ personId, name }: { personId: string; name: string }) {
   return (
     <p>
-      <Link
-        href={`/people/${personId}/levels`}
-        className="inline-flex min-h-11 items-center text-squat underline underline-offset-4"
-      >
-        Levels of {name}
-      </Link>
+      <BackLink href={`/people/${personId}/levels`}>Levels of {name}</BackLink>
     </p>
   );
 }
@@ -40,20 +36,7 @@ function CardWays({ personId, at, paper }: Ways) {
     ['Home card', `${base}?kind=home`, at === 'home'],
     ['Station card', `${base}?kind=station`, at === 'station'],
   ];
-  return (
-    <>
-      {ways.map(([words, href, on]) => (
-        <Link
-          key={href}
-          href={href}
-          aria-current={on ? 'page' : undefined}
-          className={`flex min-h-11 items-center ${on ? 'font-bold' : 'text-squat underline underline-offset-4'}`}
-        >
-          {words}
-        </Link>
-      ))}
-    </>
-  );
+  return <Ways ways={ways} />;
 }
 
 export interface HandedBefore {

@@ -1,5 +1,4 @@
 'use client';
-import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { toldOnly } from '../../catalogue/styles/styles';
@@ -9,6 +8,7 @@ import { coachingCookie } from '../../schemas/coaching';
 import { Heading } from '../touch/heading';
 import { useOneAtATime } from '../touch/useOneAtATime';
 import { OptionKey } from './options';
+import { BackLink } from '../touch/backLink';
 
 interface Props {
   /** As the hall has it. */
@@ -41,9 +41,7 @@ export function HallCoaching({ hall, mine, save }: Props) {
   return (
     <div className="pt-3">
       <p>
-        <Link href="/library" className="inline-flex min-h-11 items-center text-squat underline underline-offset-4">
-          Library
-        </Link>
+        <BackLink href="/library">Library</BackLink>
       </p>
       <h1 className="text-2xl font-extrabold">How it is coached, where good instructors differ</h1>
       <p className="mt-1">

@@ -1,5 +1,4 @@
 'use client';
-import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { Coached, CoachingFrom } from '../../core/level/coaching';
@@ -14,6 +13,7 @@ import { TextBox } from '../touch/field';
 import { Heading } from '../touch/heading';
 import { useOneAtATime } from '../touch/useOneAtATime';
 import { costWords, OptionKey } from './options';
+import { BackLink } from '../touch/backLink';
 
 interface Props {
   readonly view: Pick<PersonView, 'person' | 'units'>;
@@ -51,12 +51,7 @@ export function PersonCoaching({ view: { person, units }, coached, costs, note }
   return (
     <div className="pt-3">
       <p>
-        <Link
-          href={`/people/${person.id}/levels`}
-          className="inline-flex min-h-11 items-center text-squat underline underline-offset-4"
-        >
-          Levels of {person.name}
-        </Link>
+        <BackLink href={`/people/${person.id}/levels`}>Levels of {person.name}</BackLink>
       </p>
       <h1 className="text-2xl font-extrabold">How {person.name} is coached</h1>
       <p className="mt-1">

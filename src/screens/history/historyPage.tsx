@@ -9,6 +9,7 @@ import { lookOf } from '../drawing/patterns';
 import { doWords } from '../levels/levelDetail';
 import { Heading } from '../touch/heading';
 import { dayWords, limiterLine } from '../words';
+import { BackLink } from '../touch/backLink';
 
 interface Props {
   readonly view: PersonView;
@@ -25,12 +26,7 @@ export function HistoryScreen({ view, stories, on }: Props) {
   return (
     <div className="pt-3">
       <p>
-        <Link
-          href={`/people/${person.id}/levels`}
-          className="inline-flex min-h-11 items-center text-squat underline underline-offset-4"
-        >
-          Levels of {person.name}
-        </Link>
+        <BackLink href={`/people/${person.id}/levels`}>Levels of {person.name}</BackLink>
       </p>
       <h1 className="text-2xl font-extrabold">History of {person.name}</h1>
       {stories.length > 0 && (

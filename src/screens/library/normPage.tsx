@@ -1,4 +1,3 @@
-import Link from 'next/link';
 import { errorOf } from '../../core/score/error';
 import { coveringRow, rowFor, scaled } from '../../core/score/rank';
 import { scoredUnit, type Score } from '../../core/score/scoreResult';
@@ -11,6 +10,7 @@ import { rowWords, valueWords } from '../words';
 import { Calculator, type Asked } from './calculator';
 import { NormEditor } from './normEditor';
 import type { ComponentProps } from 'react';
+import { BackLink } from '../touch/backLink';
 
 interface Props {
   readonly protocol: Protocol;
@@ -29,9 +29,7 @@ export function NormPage({ protocol, asked, score, normsVersion, today, editor }
   return (
     <div className="pt-5">
       <p>
-        <Link href="/library" className="inline-flex min-h-11 items-center text-squat underline underline-offset-4">
-          Library
-        </Link>
+        <BackLink href="/library">Library</BackLink>
       </p>
       <h1 className="text-2xl font-extrabold">{protocol.title}</h1>
       <div className="mt-3 grid gap-x-12 gap-y-6 lg:grid-cols-[1.3fr_1fr]">

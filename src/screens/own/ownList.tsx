@@ -1,11 +1,11 @@
 'use client';
-import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
 import type { OwnExercise } from '../../core/shapes/own';
 import { lookOf } from '../drawing/patterns';
 import { Button, ButtonLink } from '../touch/button';
 import { useOneAtATime } from '../touch/useOneAtATime';
+import { BackLink } from '../touch/backLink';
 
 type Errors = readonly { readonly path: string; readonly message: string }[];
 
@@ -48,9 +48,7 @@ export function OwnList({ all, putAside, takeIn }: Props) {
   return (
     <div className="pt-3">
       <p>
-        <Link href="/library" className="inline-flex min-h-11 items-center text-squat underline underline-offset-4">
-          Library
-        </Link>
+        <BackLink href="/library">Library</BackLink>
       </p>
       <h1 className="text-2xl font-extrabold">Exercises of our own</h1>
       <p className="mt-1">

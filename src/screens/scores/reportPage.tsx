@@ -1,6 +1,7 @@
 import Link from 'next/link';
 import type { PageThen, Report } from '../../core/view/report';
 import type { ReportAsked } from '../../core/shapes/printed';
+import { Ways } from '../touch/backLink';
 import { ButtonLink } from '../touch/button';
 import { PrintButton } from '../touch/printButton';
 import { dayWords } from '../words';
@@ -31,16 +32,7 @@ export function ReportScreen({ personId, report, fingerprint, printed, keep }: P
     <div className="mx-auto max-w-3xl pt-5 print:max-w-none print:pt-0">
       <div className="mb-4 flex flex-wrap items-center gap-x-5 gap-y-2 print:hidden">
         <PrintAndKeep keep={keep} personId={personId} page={{ ...asked, fingerprint }} />
-        {ways.map(([words, href, on]) => (
-          <Link
-            key={href}
-            href={href}
-            aria-current={on ? 'page' : undefined}
-            className={`flex min-h-11 items-center ${on ? 'font-bold' : 'text-squat underline underline-offset-4'}`}
-          >
-            {words}
-          </Link>
-        ))}
+        <Ways ways={ways} />
         <ButtonLink look="plain" href={`${base}/scores`} className="ml-auto">
           Back
         </ButtonLink>

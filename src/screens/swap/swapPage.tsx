@@ -1,4 +1,3 @@
-import Link from 'next/link';
 import type { Level } from '../../core/level/answer';
 import type { SwapAnswer } from '../../core/level/swap';
 import type { Side } from '../../core/shapes/facts';
@@ -10,6 +9,7 @@ import { doWords } from '../levels/levelDetail';
 import { SwapFlow, type OfferShown, type ToldAnswer } from './swapFlow';
 import type { SaveSwap } from './keepingSwap';
 import { KeptSwap } from './keptSwap';
+import { BackLink } from '../touch/backLink';
 
 interface Props {
   readonly view: PersonView;
@@ -34,9 +34,7 @@ export function SwapScreen(props: Props) {
   return (
     <>
       <p className="flex flex-wrap items-baseline gap-x-4 pt-3">
-        <Link href={back} className="inline-flex min-h-11 items-center text-squat underline underline-offset-4">
-          Levels of {person.name}
-        </Link>
+        <BackLink href={back}>Levels of {person.name}</BackLink>
         <span className="text-ink-soft">for today; the level stays</span>
       </p>
       <KeptSwap back={back}>
