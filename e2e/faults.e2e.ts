@@ -432,6 +432,8 @@ test('left open overnight, the station asks for the check of the new day', async
   await wellToday(page);
   await hall.server.stop('SIGTERM');
   hall.server = await startServer({ file: hall.file, today: '2026-03-03', port: hall.port });
+  // A server that has just begun may need longer for its first answer than a start waits for one.
+  await send(hall, 'GET', `/api/station/${id}`);
   // Yesterday's page is woken by nothing: the start itself finds the new day.
   await page.keyboard.press('Space');
   await page.waitForSelector('[data-testid=day-check]');
