@@ -1,7 +1,7 @@
 import type { Page } from 'puppeteer-core';
 import { beforeAll, expect, onTestFinished, test } from 'vitest';
 import { findings } from './axe';
-import { addReadyTo, hallFor, noteOf, press, says, send, watchedPage } from './harness';
+import { addGroup, addReadyTo, hallFor, noteOf, press, says, send, watchedPage } from './harness';
 import { looksWrong, resize, sizes } from './looks';
 
 /** Cards from a level to the printer: pages and paper out of the PDF, type and what is cut out of the page as printed. */
@@ -178,6 +178,39 @@ test('the board: filtered to a ladder, one row confirmed, what to carry out said
   }
   await resize(page, 1280, 800);
   expect((await findings(page)).violations).toEqual([]);
+  expect(faults).toEqual([]);
+});
+
+test('of one group; its sheet says who does what without a code, and is one page', async () => {
+  addGroup(hall, 'tuesday', 'Tuesday morning', [id]);
+  const { page, faults } = await visit('/levels');
+  await page.select('select[aria-label="Of whom"]', 'tuesday');
+  await page.waitForFunction(() => location.search.startsWith('?group='));
+  await says(page, 'h1', 'Levels of Tuesday morning');
+  await page.waitForFunction(() => document.querySelectorAll('tbody tr').length === 1);
+  await (await page.waitForSelector('a[href^="/levels/sheet"]'))?.click();
+  await says(page, 'h1', 'Who does what: Tuesday morning');
+  await says(page, '[data-testid=sheet-needs]', 'To carry out: seats');
+  expect(await page.$eval('table', (t) => /[SLHB]\d\//.test(t.textContent ?? ''))).toBe(false);
+  for (const [width, height] of sizes) {
+    await resize(page, width, height);
+    expect([width, await looksWrong(page)]).toEqual([width, []]);
+  }
+  await resize(page, 1280, 800);
+  expect((await findings(page)).violations).toEqual([]);
   expect((await pagesOf(page)).length).toBe(1);
+  expect(faults).toEqual([]);
+});
+
+test('without a height the card says for which body its figures are; a paper too small is named', async () => {
+  const small = await addReadyTo(hall, 'Nora Noheight', today, { heightCm: null });
+  await enter(small, 'chair-stand-30s', 12);
+  const { page, faults } = await visit(`/people/${small}/levels`);
+  await page.keyboard.press('c');
+  await says(page, '[data-testid=confirmed]', 'Confirmed');
+  await page.goto(`${hall.server.url}/people/${small}/card?paper=a6`, { waitUntil: 'networkidle0' });
+  await says(page, 'main', 'No height is noted: the figures are drawn for 165 cm.');
+  await says(page, '[data-testid=other-paper]', 'No card on A6: letters of 16 pt need A5');
+  expect((await sidesOf(page)).every((s) => s.cut === 0)).toBe(true);
   expect(faults).toEqual([]);
 });

@@ -338,6 +338,15 @@ export async function addReadyTo(hall: Hall, name: string, on: string, more: obj
   return id;
 }
 
+/** Makes a group of Tuesday mornings and puts people into it. */
+export function addGroup({ file }: Hall, id: string, name: string, people: readonly string[]): void {
+  const db = new SQLite(file);
+  db.prepare('insert into person_group (id, name, weekday, time) values (?, ?, 2, ?)').run(id, name, '10:00');
+  for (const person of people)
+    db.prepare('insert into group_member (group_id, person_id) values (?, ?)').run(id, person);
+  db.close();
+}
+
 /** Presses a button or a link by its words. */
 export async function press(page: Page, words: string): Promise<void> {
   const target = await page.waitForSelector(

@@ -1,7 +1,7 @@
 import SQLite from 'better-sqlite3';
 import type { Page } from 'puppeteer-core';
 import { beforeAll, describe, expect, test } from 'vitest';
-import { addReadyTo, hallFor, watchedPage } from './harness';
+import { addGroup, addReadyTo, hallFor, watchedPage } from './harness';
 
 /** What lies in the bag and on the stations: printed by the browser, pages counted, type measured. */
 const today = '2026-03-02';
@@ -17,14 +17,8 @@ beforeAll(async () => {
         clinician: { name: 'Dr Somebody Else', phone: '0123 456 780' },
       }),
     );
+  addGroup(hall, group, 'Tuesday 10:00', ids.slice(0, 12));
   const db = new SQLite(hall.file);
-  db.prepare('insert into person_group (id, name, weekday, time) values (?, ?, 2, ?)').run(
-    group,
-    'Tuesday 10:00',
-    '10:00',
-  );
-  for (const id of ids.slice(0, 12))
-    db.prepare('insert into group_member (group_id, person_id) values (?, ?)').run(group, id);
   for (const id of ids) db.prepare('insert into sitting_person (day, person_id) values (?, ?)').run(today, id);
   db.close();
 });

@@ -23,7 +23,9 @@ import { ScoreScreen } from './scores/scorePage';
 import { ScoreStack } from './scores/scoreStack';
 import { changeWords } from './scores/rail';
 import { resultWords } from './scores/testWords';
+import { readGroupSheet } from '../use-cases/groupSheet';
 import { readHall } from '../use-cases/halls';
+import { GroupSheet } from './levels/groupSheet';
 import { HallLevels } from './levels/hall';
 import { doseWords } from './levels/bayWords';
 import { PersonScreen } from './people/personPage';
@@ -118,8 +120,10 @@ describe('words on every screen of everybody', () => {
           groupId={null}
           pattern={null}
           confirm={() => Promise.resolve({ kind: 'confirmed' })}
+          sheetPath="/levels/sheet"
         />,
       ),
+      read(<GroupSheet {...await readGroupSheet(deskOf(db, today), {})} title="Who does what" back="/levels" />),
       read(<HallRetests people={people} pages={pages} dueOn={[]} today={today} />),
     ];
     for (const words of all)

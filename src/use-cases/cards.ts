@@ -20,6 +20,7 @@ import {
 import { ofKind } from '../core/intake/entries';
 import { usualHeightCm } from '../core/figure/held';
 import type { Level } from '../core/level/answer';
+import { needsSpotter } from '../core/level/ownSpotter';
 import { isOpen, trainedLevels } from '../core/level/standing';
 import type { CardKind } from '../core/shapes/card';
 import { ladderKey } from '../core/shapes/facts';
@@ -56,11 +57,19 @@ export const cardBodyOf = ({ known }: Pick<PersonView, 'known'>): CardBody => ({
   walker: [known.intake.aidOutdoors, known.intake.aidIndoors].includes('walker'),
   numbFeet: known.limiters.some((l) => l.kind === 'numb-feet'),
   falls: known.falls.length,
+  known,
 });
 
-/** How a level of somebody looks; nothing of a movement of the hall's own. */
-export const figureOf = (view: Pick<PersonView, 'known'>, level: Level): CardFigure | null =>
-  figureFor(level, cardBodyOf(view), posesOf);
+/** How a level of somebody looks, with who may spot where one is needed; nothing of a movement of the hall's own. */
+export function figureOf({ known }: Pick<PersonView, 'known'>, rules: LevelRules, level: Level): CardFigure | null {
+  const figure = figureFor(level, cardBodyOf({ known }), posesOf);
+  const rung = ladderRung(rules, level);
+  return figure && rung ? { ...figure, spotted: needsSpotter(known, rung, level) } : figure;
+}
+
+/** The rung of a level, in the rules of the hall. */
+export const ladderRung = ({ ladders, accessories }: LevelRules, { pattern, rung }: Level) =>
+  [...ladders, ...accessories].find((l) => l.pattern === pattern)?.rungs.find((r) => r.rung === rung);
 
 /** The card of a person as it would be printed now, and a mark that changes with anything on it. */
 export async function readCards(desk: Desk, view: PersonView, kind: CardKind): Promise<CardsNow> {

@@ -1,4 +1,5 @@
 import type { Level } from '../level/answer';
+import { needsSpotter, type Steadiness } from '../level/ownSpotter';
 import { legToMind, spotterSide } from '../level/sides';
 import type { CardWords } from '../shapes/card';
 import type { IsoDate } from '../shapes/facts';
@@ -14,6 +15,8 @@ import { breathLine, doseLine, handsLine, tempoLine } from './words';
 export interface CardFigure {
   readonly poses: RungPoses;
   readonly place: FigurePlace;
+  /** Somebody who may spot stands by; left out on cards that were handed out before. */
+  readonly spotted?: boolean;
 }
 
 /** One movement on a card. */
@@ -23,6 +26,8 @@ export interface CardPanel {
   readonly name: string;
   readonly chair: readonly string[];
   readonly hands: string | null;
+  /** Where the own helper stands; left out on cards that were handed out before. */
+  readonly helper?: string | null;
   readonly dose: string;
   readonly tempo: string | null;
   readonly breath: string | null;
@@ -71,6 +76,7 @@ export interface CardBody {
   readonly walker: boolean;
   readonly numbFeet: boolean;
   readonly falls: number;
+  readonly known: Steadiness;
 }
 
 /** First name and the initial of the surname: nobody is named in full on a card that lies about. */
@@ -117,6 +123,7 @@ export function panelOf(level: Level, body: CardBody, book: CardBook): CardPanel
     ...{ pattern, code: level.code, name: move?.name ?? level.name },
     chair: chairLines(level, entry, poses),
     hands: level.own ? null : handsLine(book.words.hands, level, { arms, walker: body.walker }),
+    helper: entry && needsSpotter(body.known, entry, level) ? helperLine(level) : null,
     dose: doseLine(level, entry?.aSide === true),
     tempo: move ? tempoLine(move) : null,
     breath: move ? breathLine(move) : null,
@@ -125,6 +132,12 @@ export function panelOf(level: Level, body: CardBody, book: CardBook): CardPanel
     lookAfter: check?.cue ?? null,
     figure: figureFor(level, body, book.posesOf),
   };
+}
+
+/** Where the own helper stands, as it is said to the person. */
+function helperLine({ sides }: Level): string {
+  const side = spotterSide(sides ?? []);
+  return side ? `Your helper stands on your ${side === 'L' ? 'left' : 'right'}.` : 'Your helper stands beside you.';
 }
 
 /** `48 cm: chair of 43 cm with a pad of 5 cm. Tie the pad.` */
@@ -197,6 +210,7 @@ export function homeCard(head: CardHead, levels: readonly Level[], body: CardBod
       ...panel,
       chair: panel.chair.length > 0 ? [book.words.home.seat] : [],
       hands: hands?.replaceAll('the rail', 'the counter') ?? null,
+      helper: null,
     };
   });
   return { ...head, kind: 'home', panels, seatCm };
@@ -215,9 +229,11 @@ export interface StationPanel {
 export function stationPanelOf(level: Level, body: CardBody, book: CardBook): StationPanel {
   const move = book.moveOf(level.pattern, level.rung);
   const { chair, hands, figure, name, pattern } = panelOf(level, body, book);
+  const stance = rungOf(book, level)?.stance;
   const side = spotterSide(level.sides ?? []);
   return {
-    ...{ name, pattern, figure },
+    ...{ name, pattern },
+    figure: figure && { ...figure, spotted: stance !== 'seated' && stance !== 'lying' },
     setUp: [...chair, ...(hands ? [hands] : [])],
     stand: side
       ? `Stay within arm’s reach, ${side === 'L' ? 'left' : 'right'} side.`

@@ -97,3 +97,58 @@ test('nothing that may never stand on a card stands in its words, nor in the cue
   // No movement begins with what not to do.
   expect(said.filter((words) => words.startsWith('Do not'))).toEqual([]);
 });
+
+/** What to look after, as the table of card words has it: the cue of the first check of the rung. */
+test.each([
+  ['knee-in', 'Knees point where the second toe points.'],
+  ['heel-up', 'Heels stay down.'],
+  ['knee-far', 'Hips go back, knees stay over the toes.'],
+  ['back-round', 'Back stays long. Stop where it rounds.'],
+  ['chest-drop', 'Chest up, hips and chest rise together.'],
+  ['drop-seat', 'Sit like a feather.'],
+  ['narrow', 'Feet on two lanes.'],
+  ['pelvis-drop', 'Belt stays level.'],
+  ['low-back-arch', 'Ribs down, lift the hips.'],
+  ['breath-hold', 'Keep talking.'],
+  ['groin-pinch', 'Let the knees go out a little.'],
+  ['wobble', 'Touch the rail, start again.'],
+  ['pulls', 'Push down, do not pull.'],
+  ['rush', 'Down: one, two, three, four.'],
+  ['rolls-out', 'Weight on the big toes.'],
+  ['knee-snap', 'Soft knees.'],
+  ['head-drop', 'Look at a spot two metres ahead on the floor.'],
+  ['cramp', 'Straighten, toes up, wait.'],
+  ['shrug', 'Long neck.'],
+  ['holds-stare', 'Tell me your street.'],
+])('look after %s: %s', (code, cue) => {
+  expect(formChecks.find((c) => c.code === code)?.cue).toBe(cue);
+});
+
+test('the back of a card: five signs, what then, whom to tell; the four sentences of whoever spots', () => {
+  const { stop, then, notToday, aches, warmUp, effort, spotter, home } = cardWords;
+  expect(`${stop.join('. ')}. - ${then.join(' ')}`).toBe(
+    'Chest pain or pressure. Cannot get your breath. Dizzy, sick or cold sweat. Sudden weakness, face or speech not right. A sharp pain. - Sit down. Do not go home alone.',
+  );
+  expect(notToday).toMatch(/ill, dizzy, have a new pain, or fell since/);
+  expect(aches).toMatch(/^Stiff on both sides for two days is normal. .* do half, tell us. .* newly sore or swollen/);
+  expect([warmUp, effort]).toEqual(['First: walk or march five minutes.', 'How hard: I could still chat (3-4 of 10).']);
+  expect(spotter.join(' ')).toBe(
+    'Stand on the side named, half a step behind, feet apart, one hand open near the belt. Do not hold, do not talk during the ten seconds. If they go: belt and shoulder, down with them to the chair behind. Say “caught”, not “sorry”.',
+  );
+  expect([home.title, home.rules.join(' '), home.weeks, home.days, home.how, home.most]).toEqual([
+    'At home, on days without class',
+    'Shoes on. Phone in the pocket. Not after tablets for sleep, not in the first half-hour after getting up, not with the light off.',
+    ...[4, 3, ['easy', 'right', 'hard', 'it hurt'], 3],
+  ]);
+});
+
+test('words that never stand on a card of a person stand in none of its texts', () => {
+  const all = JSON.stringify([
+    cardWords,
+    formChecks.map((c) => c.cue),
+    Object.values(moves)
+      .flat()
+      .map((m) => m.name),
+  ]);
+  expect(all).not.toMatch(/percentile|watch line|\brisk\b|diagnos|\bonly\b|failed|\bweak\b|\bpoor\b|\bold\b|stool/i);
+});

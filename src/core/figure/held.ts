@@ -1,6 +1,6 @@
 import type { Support } from '../shapes/facts';
 import type { HandsAt, Pose, RungPoses } from '../shapes/pose';
-import type { Place } from './pose';
+import { solvePair, type Place, type SolvedPose } from './pose';
 
 /** Hands just above a rail, in shares of height. */
 const above = -0.03;
@@ -36,4 +36,16 @@ export function placeFor(heightCm: number, rung: { readonly rung: number; readon
     boxM: targetM ?? usual.boxM,
     stepM: steps[rung.rung] ?? 0.12,
   };
+}
+
+/** Whoever may spot: upright, one step from the belt, a hand open near it. */
+const spotting: Pose = {
+  ...{ root: 'foot', trunk: 0, leg: { shank: 0, thigh: 0 } },
+  ...{ hands: { upper: 30, fore: 62 }, otherHand: { upper: 5, fore: 12 } },
+};
+
+/** Whoever may spot, as they stand by; of a usual height, their foot at nothing. */
+export function spotter(place: Place): SolvedPose | null {
+  const pair = solvePair(spotting, spotting, { ...place, heightM: usualHeightCm / 100 });
+  return 'faults' in pair ? null : pair.start;
 }

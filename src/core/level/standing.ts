@@ -121,6 +121,18 @@ export const trainedLevel = ({ state, inForce }: Standing): Level | null =>
 export const trainedLevels = (standings: readonly Standing[]): Level[] =>
   standings.flatMap((s) => trainedLevel(s) ?? []);
 
+/** The levels to go by today: each that waits for a yes, else the one in force; nothing where somebody may not today. */
+export const levelsOfToday = ({
+  levels,
+  standings,
+}: {
+  readonly levels: Pick<LevelsAnswer, 'refused'>;
+  readonly standings: readonly Standing[];
+}): Level[] =>
+  levels.refused === null
+    ? standings.flatMap((s) => (isOpen(s.ceiling) ? (waitingLevel(s) ?? trainedLevel(s) ?? []) : []))
+    : [];
+
 /** The newest level that was decided on each ladder. */
 const newestOf = (decided: readonly Decided[]): Level[] => [
   ...new Map(decided.map(({ level }) => [ladderKey(level), level])).values(),

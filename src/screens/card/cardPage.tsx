@@ -48,6 +48,8 @@ export interface HandedBefore {
 interface Props extends Ways {
   readonly name: string;
   readonly at: CardKind;
+  /** A paper that was asked for and is none of a card. */
+  readonly otherPaper: string | null;
   readonly cards: readonly Card[];
   readonly choices: readonly HomeChoice[];
   readonly noHeight: boolean;
@@ -60,7 +62,8 @@ interface Props extends Ways {
 
 /** The card of a person as it would be printed; beside it what is missing and what was handed out before. */
 export function CardScreen(props: Props) {
-  const { personId, name, at, paper, cards, choices, noHeight, fingerprint, words, units, keep, handed } = props;
+  const { personId, name, at, paper, cards, choices, noHeight, fingerprint, words, units, keep, handed, otherPaper } =
+    props;
   const stays = choices.flatMap((c) => (c.kind === 'stays' ? [c] : []));
   return (
     <div className="pt-3 print:pt-0">
@@ -96,6 +99,12 @@ export function CardScreen(props: Props) {
               </li>
             ))}
           </ul>
+        )}
+        {otherPaper !== null && (
+          <p className="mt-2 font-semibold" data-testid="other-paper">
+            No card on {otherPaper.slice(0, 12).toUpperCase()}: letters of 16 pt need A5, two on a sheet of A4, or A4.
+            Below it stands as A5.
+          </p>
         )}
         {noHeight && cards.length > 0 && (
           <p className="mt-2 font-semibold">

@@ -5,6 +5,7 @@ import type { CardWords } from '../../core/shapes/card';
 import type { UnitSystem } from '../../core/shapes/person';
 import { SolvedFigure } from '../drawing/solvedFigure';
 import { dayWords } from '../words';
+import { HomePicture } from './homePicture';
 
 /** Two on a sheet of A4 across, or one large on A4. */
 export type CardPaper = 'a5' | 'a4';
@@ -92,7 +93,7 @@ function Panel({ panel, units, stacked }: { panel: CardPanel; units: UnitSystem;
       'My chair',
       panel.chair.length > 0 ? `My chair: ${panel.chair.map((line) => sentenceIn(line, units)).join(' ')}` : null,
     ],
-    ['My hands', panel.hands],
+    ['My hands', [panel.hands, panel.helper].filter(Boolean).join(' ')],
     ['How many', panel.dose],
     ['How slowly', panel.tempo],
     ['Breath', panel.breath],
@@ -192,10 +193,13 @@ function homeSide(card: HomeCard, words: CardWords, units: UnitSystem): ReactNod
           </section>
         ))}
       </div>
-      <p className="mt-1">
-        {home.seat} My chair at home: <span className="inline-block w-[16mm] border-b-2 border-ink" /> cm
-        {card.seatCm !== null && `, in class ${shortLengthWords(card.seatCm, unitsOf[units].length)}`}. {home.hold}
-      </p>
+      <div className="mt-1 grid grid-cols-[32mm_minmax(0,1fr)] items-center gap-x-3">
+        <HomePicture className="w-full" />
+        <p>
+          {home.seat} My chair at home: <span className="inline-block w-[16mm] border-b-2 border-ink" /> cm
+          {card.seatCm !== null && `, in class ${shortLengthWords(card.seatCm, unitsOf[units].length)}`}. {home.hold}
+        </p>
+      </div>
       <p className="mt-1">{home.rules.join(' ')}</p>
       <table className="mt-2 w-full border-collapse text-left">
         <caption className="text-left font-extrabold">{home.daysCount}</caption>

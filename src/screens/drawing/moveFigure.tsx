@@ -24,14 +24,26 @@ interface Props {
   readonly className?: string;
   /** The end under the start, where there is more height than width. */
   readonly stacked?: boolean;
+  /** Whoever may spot, beside and half a step behind. */
+  readonly helper: SolvedPose | null;
 }
 
+/** From the hip of who moves to whoever helps, in metres: half a step behind; to the side where it is seen from in front. */
+const helperAt = { side: [-0.34, 0, -0.3], front: [-0.3, 0, -0.62], above: [0, 0, 0] } as const;
+
 /** Start pale and end in full beside each other, on one floor, with what stands around to scale and one arrow for the path. */
-export function MoveFigure({ poses, pair, place, pattern, title, className, stacked = false }: Props) {
+export function MoveFigure({ poses, pair, place, pattern, title, className, stacked = false, helper }: Props) {
   const { view, props } = poses;
   const project = projections[view];
   const scene = sceneOf(poses, pair, place);
-  const points = [...pointsOf(pair.start), ...pointsOf(pair.end)].map(project).concat(scene.flatMap((s) => s.corners));
+  const shifted = (pose: SolvedPose) => {
+    const [dx, dy, dz] = helperAt[view];
+    return ([x, y, z]: Point3): Flat => project([x + pose.hip[0] + dx, y + dy, z + dz]);
+  };
+  const beside = (pose: SolvedPose): Flat[] => (helper ? pointsOf(helper).map(shifted(pose)) : []);
+  const points = [...pointsOf(pair.start), ...pointsOf(pair.end)]
+    .map(project)
+    .concat(scene.flatMap((s) => s.corners), beside(pair.start), beside(pair.end));
   const head = 0.07 * place.heightM;
   const [left, right] = [Math.min(...points.map(([x]) => x)) - 0.09, Math.max(...points.map(([x]) => x)) + 0.09];
   const top = Math.max(...points.map(([, y]) => y)) + head + 0.02;
@@ -47,6 +59,12 @@ export function MoveFigure({ poses, pair, place, pattern, title, className, stac
     </g>
   );
   const tone = lookOf(pattern).tone;
+  const standsBy = (pose: SolvedPose) =>
+    helper && (
+      <g opacity="0.3">
+        <Body pose={helper} project={shifted(pose)} heightM={helperM(helper)} tone="var(--color-ink-soft)" view={view} />
+      </g>
+    );
   const floor =
     view === 'above' ? null : <path d={`M${left} 0H${right}`} stroke="var(--color-ink)" strokeWidth="0.012" />;
   return (
@@ -61,6 +79,7 @@ export function MoveFigure({ poses, pair, place, pattern, title, className, stac
         <>
           {floor}
           {scene.map((s) => s.behind)}
+          {standsBy(pair.start)}
           <g opacity="0.42">
             <Body pose={pair.start} project={project} heightM={place.heightM} tone={tone} view={view} />
           </g>
@@ -72,6 +91,7 @@ export function MoveFigure({ poses, pair, place, pattern, title, className, stac
         <>
           {floor}
           {scene.map((s) => s.behind)}
+          {standsBy(pair.end)}
           <Body pose={pair.end} project={project} heightM={place.heightM} tone={tone} view={view} />
           <Carried pose={pair.end} {...{ props, project }} heightM={place.heightM} />
           <Arrow from={pathAt(pair.start, poses.path)} to={pathAt(pair.end, poses.path)} project={project} />
@@ -80,6 +100,9 @@ export function MoveFigure({ poses, pair, place, pattern, title, className, stac
     </svg>
   );
 }
+
+/** How tall somebody upright is, by the middle of the head. */
+const helperM = ({ head }: SolvedPose): number => head[1] / 0.93;
 
 const pointsOf = ({ head, neck, hip, legs, arms }: SolvedPose): Point3[] => [
   ...[head, neck, hip],

@@ -1,3 +1,4 @@
+import { spotter } from '../../core/figure/held';
 import { solvePair, type Place, type PoseFault } from '../../core/figure/pose';
 import type { Pattern } from '../../core/shapes/facts';
 import type { RungPoses } from '../../core/shapes/pose';
@@ -8,12 +9,14 @@ interface Props {
   readonly place: Place;
   readonly pattern: Pattern;
   readonly title: string;
+  /** Somebody who may spot stands by. */
+  readonly spotted?: boolean;
   readonly stacked?: boolean;
   readonly className?: string;
 }
 
 /** The figure of a movement for this body and place; where the body cannot do it so, that is said in its place. */
-export function SolvedFigure({ poses, place, pattern, title, stacked = false, className = '' }: Props) {
+export function SolvedFigure({ poses, place, pattern, title, spotted = false, stacked = false, className = '' }: Props) {
   const pair = solvePair(poses.start, poses.end, place);
   if ('faults' in pair)
     return (
@@ -21,7 +24,13 @@ export function SolvedFigure({ poses, place, pattern, title, stacked = false, cl
         No figure for this body and seat: {pair.faults.slice(0, 2).map(faultWords).join(', ')}.
       </p>
     );
-  return <MoveFigure {...{ poses, pair, place, pattern, title, stacked, className }} />;
+  const helper = spotted && poses.view !== 'above' ? spotter(place) : null;
+  return (
+    <MoveFigure
+      {...{ poses, pair, place, pattern, stacked, className, helper }}
+      title={helper ? `${title}; whoever helps stands half a step behind, a hand near the belt` : title}
+    />
+  );
 }
 
 /** What is wrong, and by how much. */

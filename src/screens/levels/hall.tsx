@@ -1,7 +1,6 @@
 import Link from 'next/link';
 import type { HallNeeds } from '../../core/card/needs';
-import { isOpen, trainedLevel, waitingLevel, waitingLevels } from '../../core/level/standing';
-import { massWords, shortLengthWords, unitsOf } from '../../core/math/units';
+import { isOpen, levelsOfToday, trainedLevel, waitingLevel, waitingLevels } from '../../core/level/standing';
 import type { Pattern } from '../../core/shapes/facts';
 import type { Ladder } from '../../core/shapes/ladder';
 import type { UnitSystem } from '../../core/shapes/person';
@@ -11,11 +10,11 @@ import { ShortBars } from '../drawing/shortBars';
 import { StateWord } from '../drawing/stateMark';
 import { Pages, type HallPage } from '../frame/pages';
 import type { GroupChoice } from '../people/forGroup';
-import { PrintButton } from '../touch/printButton';
+import { ButtonLink } from '../touch/button';
 import { ConfirmRows, type ConfirmOf } from './confirmRows';
 import { HallFilter } from './hallFilter';
 import { levelWords } from './levelWords';
-import { levelsShown } from './levelsShown';
+import { needsWords } from './needsWords';
 
 interface Props extends HallPage {
   readonly ladders: readonly Pick<Ladder, 'pattern' | 'title' | 'rungs'>[];
@@ -26,15 +25,15 @@ interface Props extends HallPage {
   /** The one ladder that is looked at; all where none is chosen. */
   readonly pattern: Pattern | null;
   readonly confirm: ConfirmOf;
+  /** The same people as a sheet to print. */
+  readonly sheetPath: string;
 }
 
-/**
- * The board of the hall: people down, patterns across, a peg on small bars, what it becomes and what waits for a yes on top;
- * printed it is the sheet of a group.
- */
-export function HallLevels({ people, pages, ladders, needs, units, groups, groupId, pattern, confirm }: Props) {
+/** The board of the hall: people down, patterns across, a peg on small bars, what it becomes and what waits for a yes on top. */
+export function HallLevels(props: Props) {
+  const { people, pages, ladders, needs, units, groups, groupId, pattern, confirm, sheetPath } = props;
   const shown = pattern === null ? ladders : ladders.filter((l) => l.pattern === pattern);
-  const rows = people.filter((p) => levelsShown(p).length > 0 || p.levels.refused !== null);
+  const rows = people.filter((p) => levelsOfToday(p).length > 0 || p.levels.refused !== null);
   const waiting = rows.flatMap((p) => {
     const seen = waitingLevels(p.standings).map((l) => l.code);
     return seen.length > 0 && p.levels.refused === null ? [{ id: p.person.id, name: p.person.name, seen }] : [];
@@ -49,7 +48,11 @@ export function HallLevels({ people, pages, ladders, needs, units, groups, group
           ladders={ladders.map(({ pattern: p, title }) => ({ pattern: p, title }))}
         />
         <div className="ml-auto flex flex-wrap items-center gap-3 print:hidden">
-          {rows.length > 0 && <PrintButton look="line">Print the sheet</PrintButton>}
+          {rows.length > 0 && (
+            <ButtonLink look="line" href={sheetPath}>
+              Sheet for whoever helps
+            </ButtonLink>
+          )}
           {waiting.length > 1 && (
             <ConfirmRows rows={waiting} confirm={confirm} words={`Confirm all ${waiting.length}`} />
           )}
@@ -152,28 +155,4 @@ function Row({ view, ladders, confirm }: { view: PersonView; ladders: Props['lad
       </td>
     </tr>
   );
-}
-
-/** `chairs 48 cm x 5, 43 cm x 2; rail for 3; mats 2`. */
-function needsWords(
-  { seats, chairs, rail, mats, surfaces, steps, boxes, weights }: HallNeeds,
-  units: UnitSystem,
-): string {
-  const { length, mass } = unitsOf[units];
-  const count = (n: number, words: string) => (n > 0 ? [`${words} ${n}`] : []);
-  const list = [
-    ...(seats.length > 0
-      ? [`seats ${seats.map((s) => `${shortLengthWords(s.cm, length)} × ${s.count}`).join(', ')}`]
-      : []),
-    ...count(chairs, 'other firm chairs'),
-    ...count(rail, 'places at a rail'),
-    ...count(mats, 'mats'),
-    ...count(surfaces, 'raised surfaces'),
-    ...count(steps, 'steps'),
-    ...count(boxes, 'boxes to lift'),
-    ...(weights.length > 0
-      ? [`weights ${weights.map((w) => `${massWords(w.kg, mass)} × ${w.count}`).join(', ')}`]
-      : []),
-  ];
-  return list.length === 0 ? 'nothing' : list.join('; ');
 }

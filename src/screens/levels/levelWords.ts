@@ -4,7 +4,7 @@ import type { Support } from '../../core/shapes/facts';
 import type { UnitSystem } from '../../core/shapes/person';
 
 /** How the hands help, as short as it can be said. */
-const handWords: Readonly<Record<Support, string>> = {
+export const handWords: Readonly<Record<Support, string>> = {
   '2': 'both hands',
   '1': 'one hand',
   f: 'fingertips',
@@ -25,4 +25,4 @@ export const levelWords = (
   ].join(', ');
 
 /** A rung whose own name says where the hands are says it once. */
-const handsAreNamed = (name: string): boolean => /\bhands?\b/i.test(name);
+export const handsAreNamed = (name: string): boolean => /\bhands?\b/i.test(name);

@@ -6,7 +6,8 @@ import type { Step } from '../../core/steps';
 import { StateMark } from '../drawing/stateMark';
 import { lookOf } from '../drawing/patterns';
 import { levelWords } from '../levels/levelWords';
-import { levelsShown, waitWords } from '../levels/levelsShown';
+import { levelsOfToday } from '../../core/level/standing';
+import { waitWords } from '../levels/waitWords';
 import { Stool } from '../drawing/stool';
 import { leadOf, type Lead } from '../scores/lead';
 import { changeWords, ScoreRail, resultMark, shortly } from '../scores/rail';
@@ -278,7 +279,7 @@ function Others({ attempts, movedAway }: { attempts: readonly AttemptView[]; mov
 
 function LevelLine({ view }: { view: PersonView }) {
   if (view.levels.refused) return <p className="py-4">{view.levels.refused.text}</p>;
-  const shown = levelsShown(view);
+  const shown = levelsOfToday(view);
   const of = (state: Standing['state']) =>
     view.standings.flatMap((s) => (s.state === state && s.inForce ? [s.inForce.level.name] : []));
   const [closed, aside] = [of('closed'), of('aside')];

@@ -2,7 +2,7 @@ import type { Metadata } from 'next';
 import { posesOf } from '../../../catalogue/ladders/poses';
 import { needsOf } from '../../../core/card/needs';
 import { HallLevels } from '../../../screens/levels/hall';
-import { levelsShown } from '../../../screens/levels/levelsShown';
+import { levelsOfToday } from '../../../core/level/standing';
 import { readGroups } from '../../../use-cases/groups';
 import { readHall } from '../../../use-cases/halls';
 import { readPlace } from '../../../use-cases/places';
@@ -24,7 +24,7 @@ export default async function Page({ searchParams }: Asked) {
   const { ladders } = (await readRules(desk)).levels;
   const pattern = ladders.find((l) => l.pattern === asked.pattern)?.pattern ?? null;
   const hall = await readHall(desk, 'levels', Number(asked.page ?? 1) || 1, groupId);
-  const levels = hall.people.flatMap(levelsShown).filter((l) => pattern === null || l.pattern === pattern);
+  const levels = hall.people.flatMap(levelsOfToday).filter((l) => pattern === null || l.pattern === pattern);
   const query = new URLSearchParams(
     Object.entries({ group: groupId ?? '', pattern: pattern ?? '' }).filter(([, value]) => value !== ''),
   ).toString();
@@ -36,6 +36,7 @@ export default async function Page({ searchParams }: Asked) {
       units={(await readPlace(desk)).units}
       groups={groups.map(({ id, name }) => ({ id, name }))}
       confirm={saveConfirmedLevel}
+      sheetPath={`/levels/sheet${query && `?${query}`}`}
       {...{ ladders, groupId, pattern }}
     />
   );

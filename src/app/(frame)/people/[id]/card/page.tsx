@@ -30,6 +30,7 @@ export default async function CardPage(context: Asked) {
       {...now}
       at={kind}
       paper={on === 'a4' ? 'a4' : 'a5'}
+      otherPaper={on === undefined || on === 'a4' || on === 'a5' ? null : on}
       keep={keepHandedCard}
       handed={handed}
     />

@@ -26,7 +26,7 @@ export default async function LevelPage(context: PersonParams) {
       say={saveLastWord.bind(null, id)}
       confirm={saveConfirmedLevel.bind(null, id)}
       note={noteOfPerson.bind(null, id)}
-      figureOf={(level) => figureOf(view, level)}
+      figureOf={(level) => figureOf(view, rules.levels, level)}
     />
   );
 }
