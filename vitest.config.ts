@@ -8,6 +8,7 @@ export default defineConfig({
           name: 'unit',
           environment: 'node',
           include: ['src/**/*.test.{ts,tsx}'],
+          globalSetup: ['vitest.folder.ts'],
           testTimeout: 60_000,
           hookTimeout: 60_000,
         },

@@ -191,7 +191,7 @@ test('of one group; its sheet says who does what without a code, and is one page
   await (await page.waitForSelector('a[href^="/levels/sheet"]'))?.click();
   await says(page, 'h1', 'Who does what: Tuesday morning');
   await says(page, '[data-testid=sheet-needs]', 'To carry out: seats');
-  expect(await page.$eval('table', (t) => /[SLHB]\d\//.test(t.textContent ?? ''))).toBe(false);
+  expect(await page.$eval('table', (t) => /[SLHB]\d\//.test(t.textContent))).toBe(false);
   for (const [width, height] of sizes) {
     await resize(page, width, height);
     expect([width, await looksWrong(page)]).toEqual([width, []]);

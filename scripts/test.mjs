@@ -40,7 +40,7 @@ const e2e = [...vitest, 'e2e'];
 const file = (name) => `e2e/${name}.e2e.ts`;
 /** What needs no clock of a hall stands beside something else; all the rest, whatever it is, has the machine alone. */
 const programs = ['scripts', 'interface'].map(file);
-const looks = ['screens'].map(file);
+const looks = ['screens', 'cards', 'paper'].map(file);
 const forms = ['intake', 'readiness', 'scores', 'levels', 'lanes'].map(file);
 // Server and browser are killed by chance; the seed is printed, and `npm run soak -- 5 seed` does it again.
 await beside(

@@ -1,11 +1,11 @@
 import { afterEach, beforeEach, expect, test } from 'vitest';
-import { loadDemo } from '../demo/load';
+import { demoCopy } from '../demo/demoCopy';
 import { keepCard, readCards, readHandedCards, readStation, withNewer } from './cards';
 import { confirmLevels } from './confirmLevels';
 import { deskOf } from './desk';
 import { noteToday } from './saveEntry';
 import { sayLastWord } from './lastWord';
-import { openRegister, type Register } from './openRegister';
+import type { Register } from './openRegister';
 import { readEverybody, readPerson } from './readPeople';
 import { waitingLevels } from '../core/level/standing';
 
@@ -19,8 +19,7 @@ const view = async () => {
   return found;
 };
 beforeEach(async () => {
-  db = await openRegister(':memory:');
-  await loadDemo(db, today);
+  db = await demoCopy(today);
   id = (await readEverybody(desk())).find((v) => v.person.name === 'Odile Brandvoll')?.person.id ?? '';
 });
 afterEach(() => db.destroy());

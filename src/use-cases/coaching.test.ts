@@ -1,9 +1,9 @@
 import { afterEach, beforeEach, expect, test } from 'vitest';
-import { loadDemo } from '../demo/load';
+import { demoCopy } from '../demo/demoCopy';
 import { deviceCoaching } from '../schemas/coaching';
 import { chooseForHall, readCoached, readStyleCosts } from './coaching';
 import { deskOf } from './desk';
-import { openRegister, type Register } from './openRegister';
+import type { Register } from './openRegister';
 import { readEverybody, readPerson } from './readPeople';
 import { noteToday } from './saveEntry';
 
@@ -11,8 +11,7 @@ const today = '2026-03-02';
 let db: Register;
 const desk = () => deskOf(db, today);
 beforeEach(async () => {
-  db = await openRegister(':memory:');
-  await loadDemo(db, today);
+  db = await demoCopy(today);
 });
 afterEach(() => db.destroy());
 

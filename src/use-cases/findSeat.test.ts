@@ -1,10 +1,10 @@
 import { afterEach, beforeEach, describe, expect, test } from 'vitest';
 import { shippedRules } from '../catalogue/rules/book';
 import { savePlace } from '../database/place';
-import { loadDemo } from '../demo/load';
+import { demoCopy } from '../demo/demoCopy';
 import { deskOf } from './desk';
 import { findSeat, seatTypedFor } from './findSeat';
-import { openRegister, type Register } from './openRegister';
+import type { Register } from './openRegister';
 import { readPlace, usualPlace } from './places';
 import { readEverybody } from './readPeople';
 import { readRules } from './rules';
@@ -56,8 +56,7 @@ test('a cupboard without a chair has no rows, and is no fault', async () => {
 describe('from the records of somebody', () => {
   let db: Register;
   beforeEach(async () => {
-    db = await openRegister(':memory:');
-    await loadDemo(db, '2026-03-02');
+    db = await demoCopy('2026-03-02');
   });
   afterEach(() => db.destroy());
 

@@ -1,16 +1,15 @@
 import { afterAll, beforeAll, expect, test } from 'vitest';
-import { loadDemo } from '../demo/load';
+import { demoCopy } from '../demo/demoCopy';
 import { deskOf } from './desk';
 import { readGroupSheet } from './groupSheet';
 import { readGroups } from './groups';
-import { openRegister, type Register } from './openRegister';
+import type { Register } from './openRegister';
 
 const today = '2026-03-02';
 let db: Register;
 const desk = () => deskOf(db, today);
 beforeAll(async () => {
-  db = await openRegister(':memory:');
-  await loadDemo(db, today);
+  db = await demoCopy(today);
 });
 afterAll(() => db.destroy());
 

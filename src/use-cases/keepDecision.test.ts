@@ -1,17 +1,16 @@
 import { afterEach, beforeEach, expect, test } from 'vitest';
-import { loadDemo } from '../demo/load';
+import { demoCopy } from '../demo/demoCopy';
 import { deskOf } from './desk';
 import { readHistory } from './history';
 import { keepDecision } from './keepDecision';
-import { openRegister, type Register } from './openRegister';
+import type { Register } from './openRegister';
 import { readEverybody } from './readPeople';
 
 const today = '2026-03-02';
 let db: Register;
 const desk = () => deskOf(db, today);
 beforeEach(async () => {
-  db = await openRegister(':memory:');
-  await loadDemo(db, today);
+  db = await demoCopy(today);
 });
 afterEach(() => db.destroy());
 

@@ -5,8 +5,8 @@ import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { normsVersion, protocolById, protocols } from '../catalogue/protocols';
 import { normUnits } from '../core/score/normBook';
 import { listDecidedLevels } from '../database/decisions';
-import { openRegister, type Register } from '../database/connection';
-import { loadDemo } from '../demo/load';
+import type { Register } from '../database/connection';
+import { demoCopy } from '../demo/demoCopy';
 import { printNorms, readNorms } from '../formats/normsCsv';
 import { askRegister, wholeRegister } from './everybody';
 import { changeNorms, normChanges, readBook } from './norms';
@@ -19,8 +19,7 @@ const folder = mkdtempSync(join(tmpdir(), 'norms-'));
 let db: Register;
 let odile: string;
 beforeAll(async () => {
-  db = await openRegister(join(folder, 'register.sqlite'));
-  await loadDemo(db, today);
+  db = await demoCopy(today);
   odile = (await askRegister(deskOf(db, today), { ...wholeRegister, search: 'Odile' })).lines[0]?.id ?? '';
 });
 afterAll(async () => {

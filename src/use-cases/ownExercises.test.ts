@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, expect, test } from 'vitest';
-import { loadDemo } from '../demo/load';
+import { demoCopy } from '../demo/demoCopy';
 import { deskOf } from './desk';
 import { readBeside, sayLastWord } from './lastWord';
 import { describePerson } from './openApi';
@@ -90,7 +90,8 @@ test('of a file with one fault nothing is taken in, and every fault is named', a
 });
 
 test('while it is written it is told what closes it and for whom it is open; a form that does not stand yet tells nothing', async () => {
-  await loadDemo(db, today);
+  await db.destroy();
+  db = await demoCopy(today);
   expect(await tryOwn(desk(), { ...form, name: '' })).toBeNull();
   const light = await tryOwn(desk(), form);
   expect(light?.closedBy).toEqual([]);
@@ -100,7 +101,8 @@ test('while it is written it is told what closes it and for whom it is open; a f
 });
 
 test('taken in it is in force with its name behind the code; changed it is looked at anew; put aside it is not trained on', async () => {
-  await loadDemo(db, today);
+  await db.destroy();
+  db = await demoCopy(today);
   await saveOwn(desk(), id, form, '0');
   const odile = (await readEverybody(desk())).find((v) => v.person.name === 'Odile Brandvoll');
   const person = odile?.person.id ?? '';

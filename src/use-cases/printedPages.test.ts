@@ -4,8 +4,8 @@ import { join } from 'node:path';
 import { afterAll, beforeAll, expect, test } from 'vitest';
 import { normsVersion, protocolById } from '../catalogue/protocols';
 import { levelRules } from '../catalogue/rules';
-import { openRegister, type Register } from '../database/connection';
-import { loadDemo } from '../demo/load';
+import type { Register } from '../database/connection';
+import { demoCopy } from '../demo/demoCopy';
 import { printNorms } from '../formats/normsCsv';
 import { enterSheet } from './enterSheet';
 import { askRegister, wholeRegister } from './everybody';
@@ -21,8 +21,7 @@ const folder = mkdtempSync(join(tmpdir(), 'printed-'));
 let db: Register;
 let odile: string;
 beforeAll(async () => {
-  db = await openRegister(join(folder, 'register.sqlite'));
-  await loadDemo(db, today);
+  db = await demoCopy(today);
   odile = (await askRegister(deskOf(db, today), { ...wholeRegister, search: 'Odile' })).lines[0]?.id ?? '';
 });
 afterAll(async () => {

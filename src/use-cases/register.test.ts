@@ -1,10 +1,10 @@
-import { copyFileSync, existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, test } from 'vitest';
+import { afterEach, beforeEach, describe, expect, test } from 'vitest';
 import { questionIds } from '../core/shapes/intake';
 import { openRegister, type Register } from '../database/connection';
-import { loadDemo } from '../demo/load';
+import { demoCopy } from '../demo/demoCopy';
 import { lookForDoubles } from './doubles';
 import { askRegister, wholeRegister } from './everybody';
 import { erasePerson, groupsToday, readGroups, readSitting, saveGroup, seatGroup, withPeople } from './groups';
@@ -58,19 +58,9 @@ const names = async (question: object) =>
 const well = Object.fromEntries(questionIds.map((id) => [id, id === 'active']));
 
 describe('finding somebody', () => {
-  // Made once; each test works on a copy of its own.
-  const made = mkdtempSync(join(tmpdir(), 'register-demo-'));
-  beforeAll(async () => {
-    const demo = await openRegister(join(made, 'demo.sqlite'));
-    await loadDemo(demo, today);
-    await demo.destroy();
-  });
-  afterAll(() => rmSync(made, { recursive: true }));
   beforeEach(async () => {
     await db.destroy();
-    for (const part of ['', '-wal', '-shm']) rmSync(`${file}${part}`, { force: true });
-    copyFileSync(join(made, 'demo.sqlite'), file);
-    db = await openRegister(file);
+    db = await demoCopy(today);
   });
   test.each([
     ['Tverra', 'Agnes Tverrå'],

@@ -1,15 +1,14 @@
 import { afterEach, beforeEach, expect, test } from 'vitest';
-import { loadDemo } from '../demo/load';
+import { demoCopy } from '../demo/demoCopy';
 import { deskOf } from './desk';
-import { openRegister, type Register } from './openRegister';
+import type { Register } from './openRegister';
 import { readEverybody, readPerson } from './readPeople';
 import { noteToday } from './saveEntry';
 
 const today = '2026-03-02';
 let db: Register;
 beforeEach(async () => {
-  db = await openRegister(':memory:');
-  await loadDemo(db, today);
+  db = await demoCopy(today);
 });
 afterEach(() => db.destroy());
 

@@ -1,8 +1,8 @@
 import { afterEach, beforeEach, expect, test } from 'vitest';
 import { ofKind } from '../core/intake/entries';
-import { loadDemo } from '../demo/load';
+import { demoCopy } from '../demo/demoCopy';
 import { deskOf } from './desk';
-import { openRegister, type Register } from './openRegister';
+import type { Register } from './openRegister';
 import { readEverybody, readPerson } from './readPeople';
 import { keepSwap, readSwaps } from './swaps';
 
@@ -10,8 +10,7 @@ const today = '2026-03-02';
 let db: Register;
 const desk = () => deskOf(db, today);
 beforeEach(async () => {
-  db = await openRegister(':memory:');
-  await loadDemo(db, today);
+  db = await demoCopy(today);
 });
 afterEach(() => db.destroy());
 

@@ -13,6 +13,7 @@ import { RegisterUnusable } from '../database/faults';
 import { newestVersion } from '../database/migrations';
 import { eventsOf, listAttempts } from '../database/attempts';
 import { listDecisions } from '../database/decisions';
+import { demoCopy } from '../demo/demoCopy';
 import { loadDemo } from '../demo/load';
 import { confirmLevels } from './confirmLevels';
 import { readEverybody, readPerson } from './readPeople';
@@ -216,8 +217,7 @@ describe('the demo hall', () => {
   );
   test('the same seed and day give the same results', { timeout: 60_000 }, async () => {
     await loadDemo(db, today);
-    const other = await openRegister(join(folder, 'other.sqlite'));
-    await loadDemo(other, today);
+    const other = await demoCopy(today);
     const trials = async (of: Register) =>
       JSON.stringify((await listAttempts(of)).map((a) => [a.clientKey, a.sittingDate, a.trial]).sort());
     expect(await trials(other)).toBe(await trials(db));

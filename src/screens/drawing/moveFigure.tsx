@@ -41,9 +41,11 @@ export function MoveFigure({ poses, pair, place, pattern, title, className, stac
     return ([x, y, z]: Point3): Flat => project([x + pose.hip[0] + dx, y + dy, z + dz]);
   };
   const beside = (pose: SolvedPose): Flat[] => (helper ? pointsOf(helper).map(shifted(pose)) : []);
-  const points = [...pointsOf(pair.start), ...pointsOf(pair.end)]
-    .map(project)
-    .concat(scene.flatMap((s) => s.corners), beside(pair.start), beside(pair.end));
+  const points = [...pointsOf(pair.start), ...pointsOf(pair.end)].map(project).concat(
+    scene.flatMap((s) => s.corners),
+    beside(pair.start),
+    beside(pair.end),
+  );
   const head = 0.07 * place.heightM;
   const [left, right] = [Math.min(...points.map(([x]) => x)) - 0.09, Math.max(...points.map(([x]) => x)) + 0.09];
   const top = Math.max(...points.map(([, y]) => y)) + head + 0.02;
@@ -62,7 +64,13 @@ export function MoveFigure({ poses, pair, place, pattern, title, className, stac
   const standsBy = (pose: SolvedPose) =>
     helper && (
       <g opacity="0.3">
-        <Body pose={helper} project={shifted(pose)} heightM={helperM(helper)} tone="var(--color-ink-soft)" view={view} />
+        <Body
+          pose={helper}
+          project={shifted(pose)}
+          heightM={helperM(helper)}
+          tone="var(--color-ink-soft)"
+          view={view}
+        />
       </g>
     );
   const floor =

@@ -16,7 +16,15 @@ interface Props {
 }
 
 /** The figure of a movement for this body and place; where the body cannot do it so, that is said in its place. */
-export function SolvedFigure({ poses, place, pattern, title, spotted = false, stacked = false, className = '' }: Props) {
+export function SolvedFigure({
+  poses,
+  place,
+  pattern,
+  title,
+  spotted = false,
+  stacked = false,
+  className = '',
+}: Props) {
   const pair = solvePair(poses.start, poses.end, place);
   if ('faults' in pair)
     return (
