@@ -67,3 +67,11 @@ function doseOf(n: readonly (number | undefined)[]): Dose | null {
   if (n[8] !== undefined && n[9] !== undefined) return { kind: 'reps', reps: n[8], sets: n[9] };
   return null;
 }
+
+const doseOnly = new RegExp(`^${dosePattern}$`);
+
+/** Reads a dose alone, such as `30/15x3`; the exact inverse of printing. @returns `null` for anything else */
+export function parseDose(text: string): Dose | null {
+  const m = doseOnly.exec(text);
+  return m && doseOf(m.slice(1).map((part?: string) => (part === undefined ? undefined : Number(part))));
+}
