@@ -1,0 +1,179 @@
+import { describe, expect, test } from 'vitest';
+import { ladders, accessories } from '../../catalogue/ladders';
+import {
+  dialStates,
+  grades,
+  outcomeKinds,
+  sessionFacts,
+  type Grade,
+  type OutcomeCase,
+  type SessionFactName,
+  type SessionFacts,
+} from '../shapes/progress';
+import { parseDose, printDose } from '../level/code';
+import { doseUp, halfDose, isTopDose, lessDose } from './doseSteps';
+import { gradeOf } from './grade';
+import { outcomeOf } from './outcome';
+
+const names = Object.keys(sessionFacts) as SessionFactName[];
+/** Every combination of the facts of a session, as places in their lists. */
+const combinations = names.reduce<number[][]>(
+  (all, name) => all.flatMap((one) => sessionFacts[name].map((_, i) => [...one, i])),
+  [[]],
+);
+const factsAt = (at: readonly number[]): SessionFacts =>
+  Object.fromEntries(names.map((name, i) => [name, sessionFacts[name][at[i] ?? 0]])) as SessionFacts;
+const rankOf = (grade: Grade): number => grades.indexOf(grade);
+const best = factsAt(names.map(() => 0));
+
+describe('the grade of a session', () => {
+  test('1,944 combinations of its facts give exactly one grade each, with and without heavy sessions before', () => {
+    expect(combinations).toHaveLength(1944);
+    for (const at of combinations)
+      for (const heavy of [false, true]) expect(grades).toContain(gradeOf(factsAt(at), heavy));
+  });
+  test('a worse fact never gives a better grade', () => {
+    for (const at of combinations)
+      for (const [i, name] of names.entries()) {
+        const worse = at.map((n, j) => (j === i ? n + 1 : n));
+        if ((worse[i] ?? 0) >= sessionFacts[name].length) continue;
+        for (const heavy of [false, true])
+          expect(rankOf(gradeOf(factsAt(worse), heavy))).toBeLessThanOrEqual(rankOf(gradeOf(factsAt(at), heavy)));
+      }
+  });
+  test.each<[Grade, Partial<SessionFacts>]>([
+    ['C', {}],
+    ['C', { form: 'put-right' }],
+    ['U', { looked: 'not-seen' }],
+    ['S', { dose: 'short' }],
+    ['H', { pain: 'some' }],
+    ['H', { effort: 'over' }],
+    ['H', { effort: 'far-over' }],
+    ['H', { stopSign: 'later' }],
+    ['H', { form: 'not-put-right' }],
+    ['H', { support: 'more' }],
+    ['D', { pain: 'much' }],
+    ['D', { stopSign: 'first' }],
+    ['D', { nextDay: 'worse' }],
+    ['D', { dose: 'under-half' }],
+  ])('%s: all at its best but %j', (grade, but) => {
+    expect(gradeOf({ ...best, ...but }, false)).toBe(grade);
+  });
+  test('the third heavy session in a row is a down-sign; silence is never clean and seen', () => {
+    expect(gradeOf({ ...best, pain: 'some' }, true)).toBe('D');
+    for (const at of combinations)
+      if (factsAt(at).looked === 'not-seen') expect(gradeOf(factsAt(at), false)).not.toBe('C');
+  });
+});
+
+const bools = [false, true];
+const cases: OutcomeCase[] = grades.flatMap((today) =>
+  [...grades, null].flatMap((before) =>
+    dialStates.flatMap((dial) =>
+      bools.flatMap((topDose) =>
+        bools.flatMap((topBefore) =>
+          bools.flatMap((firstTwoClasses) =>
+            bools.flatMap((riskDial) =>
+              bools.map((wentUp) => ({ today, before, dial, topDose, topBefore, firstTwoClasses, riskDial, wentUp })),
+            ),
+          ),
+        ),
+      ),
+    ),
+  ),
+);
+/** How far up an outcome goes: a dial back, on the level as it is, more of the dose, a dial up. */
+const upness = { back: 0, less: 1, 'dose-set': 1, stay: 1, test: 1, queued: 1, 'dose-up': 2, up: 3 } as const;
+
+describe('what follows', () => {
+  test('every one of 5,760 combinations has exactly one outcome, and every row and kind of the table is met', () => {
+    expect(cases).toHaveLength(5760);
+    const met = cases.map(outcomeOf);
+    expect(new Set(met.map((o) => o.row)).size).toBe(17);
+    expect(new Set(met.map((o) => o.kind)).size).toBe(outcomeKinds.length);
+  });
+  test('a worse grade today or last time is never an outcome further up', () => {
+    for (const c of cases) {
+      const worse = grades[rankOf(c.today) - 1];
+      if (worse)
+        expect([c, upness[outcomeOf({ ...c, today: worse }).kind] <= upness[outcomeOf(c).kind]]).toEqual([c, true]);
+      const before = c.before === null ? null : grades[rankOf(c.before) - 1];
+      if (before) expect([c, upness[outcomeOf({ ...c, before }).kind] <= upness[outcomeOf(c).kind]]).toEqual([c, true]);
+    }
+  });
+  test('nothing goes up but what was seen clean at the top of its dose twice, after the first two classes, with a dial open', () => {
+    for (const c of cases)
+      if (outcomeOf(c).kind === 'up')
+        expect([c.today, c.topDose, c.topBefore, c.firstTwoClasses, c.dial, c.wentUp]).toEqual([
+          ...['C', true, true, false, 'open', false],
+        ]);
+  });
+  const plain: OutcomeCase = {
+    ...{ today: 'C', before: 'C', firstTwoClasses: false, topDose: true, topBefore: true },
+    ...{ dial: 'open', riskDial: false, wentUp: false },
+  };
+  test.each<[string, Partial<OutcomeCase>]>([
+    ['P1', { today: 'D', before: 'D' }],
+    ['P2', { today: 'D', before: 'C' }],
+    ['P2', { today: 'D', before: null }],
+    ['P3', { today: 'H', before: 'D' }],
+    ['P4', { today: 'H', before: null }],
+    ['P5', { today: 'S', before: 'S' }],
+    ['P6', { today: 'S', before: 'C' }],
+    ['P7', { today: 'U', topDose: false }],
+    ['P8', { today: 'U' }],
+    ['P9', { topBefore: false }],
+    ['P9', { before: 'S' }],
+    ['P10', { firstTwoClasses: true }],
+    ['P11', { dial: 'limiter' }],
+    ['P11', { dial: 'none' }],
+    ['P12', { dial: 'place' }],
+    ['P13', { dial: 'need' }],
+    ['P14', { dial: 'test' }],
+    ['P15', { before: 'U', riskDial: true }],
+    ['P16', { wentUp: true }],
+    ['P17', {}],
+    ['P17', { before: 'U' }],
+  ])('%s: %j', (row, more) => {
+    expect(outcomeOf({ ...plain, ...more }).row).toBe(row);
+  });
+});
+
+describe('steps of the dose', () => {
+  const rungOf = (code: string) =>
+    [...ladders, ...accessories]
+      .find((l) => l.pattern === code.charAt(0))
+      ?.rungs.find((r) => r.rung === Number(code.charAt(1)));
+  const level = (code: string, dose: string) => {
+    const parsed = parseDose(dose);
+    if (!parsed) throw new Error(dose);
+    return { pattern: code.charAt(0) as 'S', rung: Number(code.charAt(1)), dose: parsed };
+  };
+  test.each([
+    ['S2', '2x3', '3x3 4x3 5x3'],
+    ['S5', '8x2', '9x2 10x2'],
+    ['L2', '3x2', '5x2 6x2 8x2'],
+    ['S6', 'h5x3', 'h10x3 h15x3'],
+    ['S5', '5e30x8', '5e30x9 5e30x10'],
+    ['S5', '30/15x2', '30/15x3'],
+    ['H8', '5x1', '6x1'],
+  ])('%s from %s: %s, and then it is at its top', (code, from, steps) => {
+    let now = level(code, from);
+    const walked: string[] = [];
+    while (!isTopDose(now, rungOf(code))) {
+      now = { ...now, dose: doseUp(now, rungOf(code)) };
+      walked.push(printDose(now.dose));
+    }
+    expect(walked.join(' ')).toBe(steps);
+    expect(doseUp(now, rungOf(code))).toEqual(now.dose);
+  });
+  test('half of a dose, and a round or a third less, is never nothing and never more', () => {
+    const of = (dose: string) => level('S5', dose).dose;
+    expect(['10x2', '1x1', 'h15x3', 'h5x1', '5e30x6', '30/15x3'].map((d) => printDose(halfDose(of(d))))).toEqual([
+      ...['5x2', '1x1', 'h7x3', 'h5x1', '5e30x3', '30/15x1'],
+    ]);
+    expect(['10x2', '9x1', '1x1', 'h15x3', '5e30x6'].map((d) => printDose(lessDose(of(d))))).toEqual([
+      ...['10x1', '6x1', '1x1', 'h15x2', '5e30x5'],
+    ]);
+  });
+});
