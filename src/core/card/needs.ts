@@ -17,22 +17,25 @@ export interface HallNeeds {
   readonly weights: readonly { readonly kg: number; readonly count: number }[];
 }
 
+/** What somebody does of one pattern, as far as it asks for things. */
+type Asked = Pick<Level, 'pattern' | 'rung' | 'support' | 'targetCm' | 'loadKg'>;
+
 /**
  * What the levels of people ask for when all of them train one pattern after the other: of each thing as many as the pattern
  * that wants most of it.
  */
 export function needsOf(
-  levels: readonly Level[],
+  levels: readonly Asked[],
   posesOf: (pattern: Pattern, rung: number) => RungPoses | undefined,
 ): HallNeeds {
   const patterns = [...new Set(levels.map((l) => l.pattern))];
-  const most = (wants: (level: Level, poses: RungPoses | undefined) => boolean): number =>
+  const most = (wants: (level: Asked, poses: RungPoses | undefined) => boolean): number =>
     Math.max(
       0,
       ...patterns.map((p) => levels.filter((l) => l.pattern === p && wants(l, posesOf(l.pattern, l.rung))).length),
     );
   const has = (prop: RungPoses['props'][number]) => most((_level, poses) => poses?.props.includes(prop) === true);
-  const isSeat = (l: Level) => l.targetCm !== null && posesOf(l.pattern, l.rung)?.props.includes('box') !== true;
+  const isSeat = (l: Asked) => l.targetCm !== null && posesOf(l.pattern, l.rung)?.props.includes('box') !== true;
   return {
     seats: counted(levels.flatMap((l) => (isSeat(l) ? (l.targetCm ?? []) : []))).map(([cm, count]) => ({ cm, count })),
     chairs: most((l, poses) => !isSeat(l) && (poses?.hold === 'chair-back' || poses?.props.includes('chair') === true)),

@@ -1,0 +1,137 @@
+import type { Blocker, Level } from '../level/answer';
+import { levelAt } from '../level/assign';
+import { handChoices } from '../level/byHand';
+import { printLevelCode } from '../level/code';
+import { isOpen } from '../level/standing';
+import { supportWords } from '../level/support';
+import { supports, type Facts } from '../shapes/facts';
+import type { Ladder, LevelRules } from '../shapes/ladder';
+import type { DialState } from '../shapes/progress';
+import { halfDose } from './doseSteps';
+
+export const turnedDials = ['seat', 'hands', 'rung', 'load'] as const;
+export type TurnedDial = (typeof turnedDials)[number];
+
+/** The next thing that may be made harder, or what keeps it. */
+export interface NextDial {
+  readonly state: DialState;
+  readonly dial: TurnedDial | null;
+  readonly level: Level | null;
+  readonly risk: boolean;
+  /** What keeps it closed, and the test that alone would decide. */
+  readonly why: string | null;
+  readonly test: string | null;
+}
+
+/** Nobody sits more than so much lower at a time. House rule: common practice, no published source. */
+const mostLowerCm = 3;
+
+/** Dials that are turned only after two looks: free or hovering hands, any load, and these rungs. */
+const riskRungs: Readonly<Record<string, readonly number[]>> = {
+  ...{ L: [5, 6, 7, 8], H: [6, 7, 8], B: [5, 6], A: [4], U: [2, 3, 4], W: [4, 5, 6] },
+};
+/** Under this share of the knee's height a seat is low. */
+const lowSeatShare = 0.85;
+
+const printed = (level: Level): Level => ({
+  ...level,
+  code: printLevelCode({ ...level, heightCm: level.targetCm }),
+});
+
+/**
+ * The next dial of a level that is in force: a lower seat, one step freer hands, the next rung, a weight; the first that the
+ * rules allow with what is shown by now.
+ * @param testOf the test of a measured fact
+ */
+export function nextDial(
+  rules: LevelRules,
+  facts: Facts,
+  ladder: Ladder,
+  level: Level,
+  testOf: (fact: string) => string | undefined,
+): NextDial {
+  const { pattern, rung } = level;
+  const same = levelAt(rules, facts, pattern, rung, null);
+  if (isOpen(same)) {
+    const turned = lowerSeat(rules, facts, ladder, level, same) ?? freerHands(level, same);
+    if (turned) return found(turned.dial, printed(turned.level), facts);
+  }
+  const above = ladder.rungs.filter((r) => r.rung > rung);
+  for (const { rung: next } of above) {
+    const at = levelAt(rules, facts, pattern, next, null);
+    if (isOpen(at)) return found('rung', at, facts);
+  }
+  if (isOpen(same) && (same.loadKg ?? 0) > (level.loadKg ?? 0))
+    return found('load', printed({ ...level, loadKg: same.loadKg }), facts);
+  const [next] = above;
+  if (!next) return closed('none', 'this is the top rung');
+  const at = levelAt(rules, facts, pattern, next.rung, null);
+  return isOpen(at) ? found('rung', at, facts) : closedBy(at.blockers, testOf);
+}
+
+const found = (dial: TurnedDial, level: Level, facts: Facts): NextDial => ({
+  ...{ state: 'open', dial, level, risk: isRisk(dial, level, facts), why: null, test: null },
+});
+const closed = (state: DialState, why: string, test: string | null = null): NextDial => ({
+  ...{ state, dial: null, level: null, risk: false, why, test },
+});
+
+function isRisk(dial: TurnedDial, { pattern, rung, support, targetCm }: Level, { person }: Facts): boolean {
+  if (dial === 'load') return true;
+  if (dial === 'rung') return riskRungs[pattern]?.includes(rung) ?? false;
+  if (dial === 'hands') return support === 'h' || support === '0';
+  const kneeCm = person.kneeHeightCm ?? (person.heightCm === null ? null : 0.285 * person.heightCm);
+  return targetCm !== null && kneeCm !== null && targetCm < lowSeatShare * kneeCm;
+}
+
+function lowerSeat(rules: LevelRules, facts: Facts, ladder: Ladder, level: Level, same: Level) {
+  const { targetCm } = level;
+  if (targetCm === null || same.targetCm === null || same.targetCm >= targetCm) return null;
+  const { lower } = handChoices(rules, facts, ladder, same);
+  const heights = lower.find((c) => c.level.rung === level.rung)?.heightsCm ?? [];
+  const cm = heights.find((h) => h < targetCm && h >= targetCm - mostLowerCm);
+  return cm === undefined
+    ? null
+    : { dial: 'seat' as const, level: { ...same, targetCm: cm, support: level.support, dose: level.dose } };
+}
+
+function freerHands(level: Level, same: Level) {
+  const [now, most] = [supports.indexOf(level.support), supports.indexOf(same.support)];
+  const support = supports[now + 1];
+  if (support === undefined || now >= most) return null;
+  return { dial: 'hands' as const, level: { ...level, support, supportWords: supportWords[support] } };
+}
+
+/** A limiter before the hall, the hall before a test, a test before what fell short. */
+function closedBy(blockers: readonly Blocker[], testOf: (fact: string) => string | undefined): NextDial {
+  const words = blockers.map((b) => b.text).join('; ');
+  if (blockers.some((b) => b.fact.startsWith('limiter:'))) return closed('limiter', words);
+  if (blockers.some((b) => b.fact.startsWith('kit.') || b.fact === 'target' || b.fact === 'floorSlides'))
+    return closed('place', words);
+  const tests = blockers.map((b) => (b.measured === null ? testOf(b.fact) : undefined));
+  const [test] = tests;
+  return test !== undefined && tests.every((t) => t === test) ? closed('test', words, test) : closed('need', words);
+}
+
+/**
+ * One dial back, the first that there is: a seat at least five centimetres up, one step more support, on the floor one rung
+ * down; else the dose alone. Its dose is half.
+ */
+export function oneDialBack(rules: LevelRules, facts: Facts, ladder: Ladder, level: Level): Level {
+  const half = halfDose(level.dose);
+  const { pattern, rung } = level;
+  const given = levelAt(rules, facts, pattern, rung, null);
+  const on = ladder.rungs.find((r) => r.rung === rung);
+  if (isOpen(given) && level.targetCm !== null) {
+    const { lower } = handChoices(rules, facts, ladder, given);
+    const from = level.targetCm + 5;
+    const cm = lower.find((c) => c.level.rung === rung)?.heightsCm.find((h) => h >= from);
+    if (cm !== undefined) return printed({ ...level, targetCm: cm, dose: half, dial: 'seat' });
+  }
+  const support = supports[supports.indexOf(level.support) - 1];
+  if (on && !on.support && support !== undefined)
+    return printed({ ...level, support, supportWords: supportWords[support], dose: half, dial: 'support' });
+  const under = on?.floor ? ladder.rungs.findLast((r) => r.rung < rung) : undefined;
+  const at = under && levelAt(rules, facts, pattern, under.rung, null);
+  return at && isOpen(at) ? { ...at, dial: 'rung' } : printed({ ...level, dose: half, dial: 'dose' });
+}

@@ -1,0 +1,70 @@
+import type { BlockDoing } from './plan';
+import type { WrittenLine } from '../shapes/classLog';
+import type { Dose } from '../shapes/dose';
+import type { IsoDate, Pattern } from '../shapes/facts';
+import type { Grade } from '../shapes/progress';
+import type { PersonId } from '../shapes/person';
+import { gradeOf } from './grade';
+import { presentIn, sessionOf, type Session } from './log';
+import { isVariant, type Variant } from './variant';
+
+/** A class that was held, as far as the rules of progress read it. */
+export interface HeldClass {
+  readonly key: string;
+  readonly day: IsoDate;
+  readonly people: readonly PersonId[];
+  readonly doing: readonly BlockDoing[];
+  readonly lines: readonly WrittenLine[];
+}
+
+/** What one person did of one pattern in one class. */
+export interface PastSession {
+  readonly key: string;
+  readonly day: IsoDate;
+  readonly rung: number;
+  readonly code: string;
+  readonly dose: Dose;
+  /** `null` where it does not count: not done, swapped, or folded. */
+  readonly grade: Grade | null;
+  readonly seen: boolean;
+  readonly variant: Variant;
+  readonly session: Session;
+}
+
+/** What somebody did of a pattern in a class; a pattern done twice is one session. */
+export function variantOf({ doing }: HeldClass, personId: PersonId, pattern: Pattern): Variant | null {
+  const all = doing.flatMap((b) => b.parts.flatMap((part) => part.filter(isVariant)));
+  const theirs = all.filter((v) => v.personId === personId && v.pattern === pattern);
+  // Their own before what stood in for something else.
+  return theirs.find((v) => v.folded === null) ?? theirs[0] ?? null;
+}
+
+/**
+ * The sessions of one person and pattern, newest first. A heavy one after two heavy ones is a down-sign; what was told of
+ * the day after stands in the class that followed.
+ * @param classes oldest first
+ * @param classesBefore how many they were in before the first of these
+ */
+export function pastSessions(
+  classes: readonly HeldClass[],
+  personId: PersonId,
+  pattern: Pattern,
+  classesBefore: number,
+): PastSession[] {
+  const theirs = classes.filter((c) => presentIn(c.people, c.lines).includes(personId));
+  const past: PastSession[] = [];
+  for (const [i, one] of theirs.entries()) {
+    const variant = variantOf(one, personId, pattern);
+    if (!variant) continue;
+    const session = sessionOf(one.lines, personId, pattern, classesBefore + i, theirs[i + 1]?.lines ?? []);
+    const before = past.filter((s) => s.grade !== null && s.rung === variant.rung).slice(0, 2);
+    const heavyBefore = before.length === 2 && before.every((s) => s.grade === 'H');
+    const counts = session.kind === 'counts' && variant.folded === null;
+    past.unshift({
+      ...{ key: one.key, day: one.day, rung: variant.rung, code: variant.code, dose: variant.dose, variant, session },
+      grade: counts ? gradeOf(session.facts, heavyBefore) : null,
+      seen: session.kind === 'counts' && session.facts.looked === 'seen',
+    });
+  }
+  return past;
+}

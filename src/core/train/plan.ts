@@ -1,0 +1,84 @@
+import { needsOf, type HallNeeds } from '../card/needs';
+import type { ClassBlock } from '../shapes/class';
+import type { Pattern } from '../shapes/facts';
+import type { Cupboard } from '../shapes/person';
+import type { RungPoses } from '../shapes/pose';
+import { doingOf, isVariant, type Doing, type Trainee, type Variant } from './variant';
+
+/** Who does what of each part of a block. */
+export interface BlockDoing {
+  readonly block: string;
+  readonly parts: readonly (readonly Doing[])[];
+}
+
+/**
+ * Who does what in every block. Whoever needs somebody to stand by gets one of those who may spot, in the order of the
+ * people; the others hold with both hands.
+ * @param spotters names of who may spot and does nothing else
+ */
+export function doings(
+  blocks: readonly ClassBlock[],
+  people: readonly Trainee[],
+  spotters: readonly string[],
+): BlockDoing[] {
+  return blocks.flatMap((block) =>
+    block.parts
+      ? [
+          {
+            block: block.id,
+            parts: block.parts.map((part) => {
+              const free = [...spotters];
+              return people.map((who) => {
+                const [next = null] = free;
+                const doing = doingOf(part, who, next);
+                if (isVariant(doing) && doing.spotter !== null) free.shift();
+                return doing;
+              });
+            }),
+          },
+        ]
+      : [],
+  );
+}
+
+export const variantsIn = (all: readonly BlockDoing[]): Variant[] =>
+  all.flatMap((b) => b.parts.flatMap((part) => part.filter(isVariant)));
+
+/** One thing to carry out, and whether the cupboard has so many. */
+export interface ToCarry {
+  readonly what: string;
+  readonly need: number;
+  readonly have: number;
+}
+
+/** What a plan needs at once, against the cupboard. @returns in the order in which it is carried */
+export function toCarry(
+  all: readonly BlockDoing[],
+  cupboard: Cupboard,
+  posesOf: (pattern: Pattern, rung: number) => RungPoses | undefined,
+): ToCarry[] {
+  // Blocks come one after the other: of each thing the block that wants most of it.
+  const each = all.flatMap(({ parts }) => parts.map((part) => needsOf(part.filter(isVariant), posesOf)));
+  const most = (of: (needs: HallNeeds) => number) => Math.max(0, ...each.map(of));
+  const count = (list: readonly { readonly count: number }[]) => list.reduce((sum, one) => sum + one.count, 0);
+  const seats = (n: HallNeeds) => n.seats.reduce((sum, s) => sum + s.count, 0);
+  const rows: readonly (readonly [string, number, number])[] = [
+    ['firm chairs', most((n) => seats(n) + n.chairs), count(cupboard.chairs.filter((c) => c.stable))],
+    ['places at a rail', most((n) => n.rail), cupboard.railPlaces],
+    ['mats', most((n) => n.mats), cupboard.mats],
+    ['raised surfaces', most((n) => n.surfaces), cupboard.raisedSurface ? most((n) => n.surfaces) : 0],
+    ['steps', most((n) => n.steps), count(cupboard.steps)],
+    ['boxes to lift', most((n) => n.boxes), count(cupboard.boxes)],
+    ['weights', most((n) => count(n.weights)), cupboard.weightsKg.length],
+  ];
+  return rows.flatMap(([what, need, have]) => (need > 0 ? [{ what, need, have }] : []));
+}
+
+/** The seats of a plan by height, the most wanted first. */
+export function seatsOf(
+  all: readonly BlockDoing[],
+  posesOf: (pattern: Pattern, rung: number) => RungPoses | undefined,
+): HallNeeds['seats'] {
+  const squats = all.flatMap(({ parts }) => parts.map((part) => needsOf(part.filter(isVariant), posesOf).seats));
+  return squats.reduce((best, one) => (one.length > best.length ? one : best), []);
+}
