@@ -22,7 +22,7 @@ import { lineOf, type RegisterLine } from '../core/view/registerLine';
 import { listAttempts, listMovedAway } from '../database/attempts';
 import { listPresent } from '../database/classes';
 import { listDecidedLevels, listLevelsBriefly } from '../database/decisions';
-import { findPerson, listPeople, type KeptPerson } from '../database/people';
+import { peopleOf, findPerson, listPeople, type KeptPerson } from '../database/people';
 import type { Desk } from './desk';
 import { groupBy } from './groupBy';
 import { readBook } from './norms';
@@ -98,6 +98,24 @@ export async function factsOfPerson(desk: Desk, id: PersonId) {
   const records = one?.records();
   if (!records) return null;
   return { rules: hall.rules.levels, normsVersion: hall.book.version, facts: factsFrom(records, hall, today), today };
+}
+
+/** Some people with what their levels are worked out from, in the order they were asked for. */
+export async function knownPeople(desk: Desk, ids: readonly PersonId[]) {
+  const today = desk.today();
+  const hall = await judgedBy(desk);
+  const found = await peopleOf(desk.db, ids);
+  const people = ids.flatMap((id) => found.find((p) => p.id === id) ?? []);
+  const records = await recordsFor(desk, people, hall, today);
+  return {
+    ...{ hall, today },
+    people: records.flatMap((one) => {
+      const its = one.records();
+      if (!its) return [];
+      const { outline, levels } = describePerson(its, hall, today);
+      return [{ view: { ...outline, levels: levels() }, facts: factsFrom(its, hall, today) }];
+    }),
+  };
 }
 
 /** What to mind with somebody at a station. */

@@ -1,4 +1,3 @@
-import type { BlockDoing } from './plan';
 import type { WrittenLine } from '../shapes/classLog';
 import type { Dose } from '../shapes/dose';
 import type { IsoDate, Pattern } from '../shapes/facts';
@@ -6,7 +5,7 @@ import type { Grade } from '../shapes/progress';
 import type { PersonId } from '../shapes/person';
 import { gradeOf } from './grade';
 import { presentIn, sessionOf, type Session } from './log';
-import { isVariant, type Variant } from './variant';
+import { isVariant, type BlockDoing, type Variant } from './variant';
 
 /** A class that was held, as far as the rules of progress read it. */
 export interface HeldClass {

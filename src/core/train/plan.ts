@@ -1,14 +1,23 @@
 import { needsOf, type HallNeeds } from '../card/needs';
 import type { ClassBlock } from '../shapes/class';
+import type { PlanAsked } from '../shapes/classPlan';
 import type { Pattern } from '../shapes/facts';
-import type { Cupboard } from '../shapes/person';
+import type { Cupboard, PersonId } from '../shapes/person';
 import type { RungPoses } from '../shapes/pose';
-import { doingOf, isVariant, type Doing, type Trainee, type Variant } from './variant';
+import type { Eye } from './eyes';
+import { doingOf, isVariant, type BlockDoing, type Trainee, type Variant } from './variant';
 
-/** Who does what of each part of a block. */
-export interface BlockDoing {
-  readonly block: string;
-  readonly parts: readonly (readonly Doing[])[];
+/** A class as it is run: everything it needs without a server. */
+export interface ClassPlan extends PlanAsked {
+  readonly title: string;
+  readonly place: string;
+  /** In order; short names tell them apart across a hall. */
+  readonly who: readonly { readonly id: PersonId; readonly name: string; readonly short: string }[];
+  readonly laid: readonly ClassBlock[];
+  readonly doing: readonly BlockDoing[];
+  readonly eyes: readonly Eye[];
+  /** Names of who may spot and does nothing else. */
+  readonly spotters: readonly string[];
 }
 
 /**

@@ -50,6 +50,12 @@ export interface SitsOut {
 export type Doing = Variant | SitsOut;
 export const isVariant = (doing: Doing): doing is Variant => 'rung' in doing;
 
+/** Who does what of each part of a block. */
+export interface BlockDoing {
+  readonly block: string;
+  readonly parts: readonly (readonly Doing[])[];
+}
+
 /** What takes the place of a pattern in which nothing is open, seated; the first that is. */
 const seatedFor: Readonly<Partial<Record<Pattern, readonly (readonly [Pattern, number])[]>>> = {
   S: [

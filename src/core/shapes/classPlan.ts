@@ -1,0 +1,26 @@
+import type { IsoDate } from './facts';
+import type { PersonId } from './person';
+
+/** One block of a plan: which block of which class, and how many rounds more or less. */
+export interface BlockAsked {
+  /** Its own, once a plan: a block may stand twice. */
+  readonly id: string;
+  /** `intervals/s`. */
+  readonly of: string;
+  readonly more: number;
+}
+
+/** What an instructor asks for; everything else follows from the levels. */
+export interface PlanAsked {
+  readonly day: IsoDate;
+  readonly groupId: string | null;
+  /** The class it was made from. */
+  readonly template: string;
+  /** The time there is. */
+  readonly minutes: number;
+  readonly leader: string;
+  /** Who helps, by their ids in the list of helpers. */
+  readonly helpers: readonly string[];
+  readonly people: readonly PersonId[];
+  readonly blocks: readonly BlockAsked[];
+}

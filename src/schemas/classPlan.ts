@@ -1,0 +1,29 @@
+import { string, type InferType } from 'yup';
+import { day, exactly, listOf, oneOf, wholeIn } from './building';
+import { id } from './door';
+
+/** A plan as it is sent: blocks by name, people by id. @param classes ids of all there are @param blocks names of theirs */
+export const planBody = (classes: readonly string[], blocks: readonly string[]) =>
+  exactly({
+    day: day().required('is needed'),
+    groupId: string().max(64).nullable().defined(),
+    template: oneOf(classes).required('Choose a class.'),
+    minutes: wholeIn(10, 120, 'minutes').required('is needed'),
+    leader: string().typeError('must be text').max(80, 'Keep it under 80 letters.').defined(),
+    helpers: listOf(id(), 20).required('is needed'),
+    people: listOf(id(), 60).min(1, 'Somebody has to come: choose a group, or add people.').required('is needed'),
+    blocks: listOf(
+      exactly({
+        id: string()
+          .matches(/^[a-z0-9-]{1,40}$/, 'must be small letters, digits and -')
+          .required('is needed'),
+        of: oneOf(blocks).required('is needed'),
+        more: wholeIn(-9, 9).required('is needed'),
+      }).required(),
+      40,
+    )
+      .min(1, 'A class has at least one block.')
+      .required('is needed'),
+  });
+
+export type PlanBody = InferType<ReturnType<typeof planBody>>;

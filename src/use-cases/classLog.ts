@@ -1,0 +1,302 @@
+import type { Level } from '../core/level/answer';
+import { levelAt, withAccessories } from '../core/level/assign';
+import { isOpen, isOver } from '../core/level/standing';
+import { addDays } from '../core/math/days';
+import { ladderKey, type IsoDate } from '../core/shapes/facts';
+import type { LevelRules } from '../core/shapes/ladder';
+import type { PersonId } from '../core/shapes/person';
+import { nextDial, oneDialBack } from '../core/train/dials';
+import { isLine, presentIn, standing } from '../core/train/log';
+import type { HeldClass } from '../core/train/past';
+import { holdsAtOnce, proposalsFor, shownBy, type OnPattern, type Proposal } from '../core/train/proposals';
+import {
+  closeClass,
+  findClass,
+  listClasses,
+  listLines,
+  listProposals,
+  ofRegister,
+  storeLines,
+  storeProposals,
+} from '../database/classes';
+import { addDecision, hasDecision } from '../database/decisions';
+import { storeEntry } from '../database/entries';
+import { peopleThere } from '../database/people';
+import { logBody } from '../schemas/classLog';
+import { parse, type FieldError } from '../schemas/parse';
+import { heldClasses, pastOf, peopleInClass, testOfFact, type InClass } from './classes';
+import { together, type Desk } from './desk';
+import { factsOfPerson } from './readPeople';
+
+/** Sessions of the last sixteen weeks are read: so long a rung stays shown. */
+const readBackDays = 16 * 7;
+
+export type SaveLog =
+  | { readonly kind: 'created' | 'known' | 'conflict' }
+  | { readonly kind: 'rejected'; readonly errors: readonly FieldError[] };
+
+/**
+ * Keeps the log of one tablet, whole each time it is sent; sent again it changes nothing. Its line that closes the class
+ * closes it, and what follows is worked out once.
+ */
+export async function saveClassLog(desk: Desk, key: string, writer: string, sent: unknown): Promise<SaveLog> {
+  const parsed = parse(logBody, sent);
+  if (parsed.kind === 'bad') return { kind: 'rejected', errors: parsed.errors };
+  const { lines } = parsed.value;
+  return together(desk, async (trx): Promise<SaveLog> => {
+    const fault = (path: string, message: string): SaveLog => ({ kind: 'rejected', errors: [{ path, message }] });
+    const found = await findClass(trx.db, key);
+    if (!found?.plan) return fault('', 'there is no class with a plan under this key: send the plan first');
+    if (!/^[A-Za-z0-9_-]{1,64}$/.test(writer) || writer === ofRegister || writer === 'proposals')
+      return fault(
+        '',
+        'the writer in the address must be up to 64 letters, digits, - or _, and none of the register’s own',
+      );
+    const named = [...new Set(lines.flatMap((l) => l.personId ?? []))];
+    const there = new Set(await peopleThere(trx.db, named));
+    const nobody = lines.findIndex((l) => l.personId !== null && !there.has(l.personId));
+    if (nobody >= 0) return fault(`/lines/${nobody}/personId`, 'nobody in the register has this id');
+    const kind = await storeLines(trx.db, key, writer, lines);
+    if (kind === 'created' && found.closedAt === null && lines.some((l) => l.content.kind === 'close'))
+      await follow(trx, key);
+    return { kind };
+  });
+}
+
+/** Closes a class and works out what follows from it: who was there, pains, what was shown, proposals; in one deed. */
+async function follow(desk: Desk, key: string): Promise<void> {
+  const found = await findClass(desk.db, key);
+  if (!found?.plan) return;
+  const { plan, day } = found;
+  await closeClass(desk.db, key, desk.now().toISOString());
+  const lines = await listLines(desk.db, [key]);
+  const present = presentIn(plan.people, lines);
+  const wallMs = Math.max(0, ...lines.map((l) => l.wallMs));
+  await storeLines(
+    desk.db,
+    key,
+    ofRegister,
+    present.map((personId, seq) => ({ seq, wallMs, personId, content: { kind: 'present' } })),
+  );
+  const savedAt = desk.now().toISOString();
+  for (const { personId, writer, seq, content } of standing(lines).filter(isLine('pain')))
+    if (personId !== null)
+      await storeEntry(
+        desk.db,
+        {
+          ...{ id: `${key.slice(0, 40)}-pain-${writer.slice(0, 8)}-${seq}`, personId, on: day, savedAt },
+          content: { kind: 'pain', joint: content.joint, side: sideOf(content), level: content.level, since: null },
+        },
+        desk.who,
+      );
+  const classes = await heldClasses(desk, present, addDays(day, -readBackDays));
+  const { people: before } = await peopleInClass(desk, present);
+  await keepShown(desk, key, day, before, classes);
+  // With what was shown by now.
+  const { rules, people } = await peopleInClass(desk, present);
+  const made = people.flatMap((one) =>
+    proposalsOf(one, classes, rules, key).map((proposal) => ({ personId: one.view.person.id, proposal })),
+  );
+  await storeProposals(desk.db, key, made);
+  for (const [seq, { personId, proposal }] of made.entries()) {
+    const one = people.find((p) => p.view.person.id === personId);
+    if (one && proposal.to && holdsAtOnce.has(proposal.kind))
+      await decide(desk, one, rules, day, proposalId(key, seq), proposal.to);
+  }
+}
+
+/** The back and the neck have no side. */
+const sideOf = ({ joint, side }: { readonly joint: string; readonly side: 'L' | 'R' | null }) =>
+  joint === 'back' ? null : side;
+
+async function keepShown(
+  desk: Desk,
+  key: string,
+  day: IsoDate,
+  people: readonly InClass[],
+  classes: readonly HeldClass[],
+): Promise<void> {
+  for (const one of people)
+    for (const { ladder } of one.ladders) {
+      const past = pastOf(one, classes, ladder.pattern);
+      if (past[0]?.key !== key) continue;
+      const shown = shownBy(past, ladder);
+      if (!shown) continue;
+      const { id } = one.view.person;
+      const held = shown.heldS === null ? {} : { heldS: shown.heldS };
+      await storeEntry(
+        desk.db,
+        {
+          ...{ id: `${key.slice(0, 24)}-${id.slice(0, 30)}-${ladder.pattern}`, personId: id, on: day },
+          savedAt: desk.now().toISOString(),
+          content: { kind: 'shown', pattern: shown.pattern, rung: shown.rung, ...held },
+        },
+        desk.who,
+      );
+    }
+}
+
+/** What follows for one person; nothing while a sign of health, a question or newer results stand before it. */
+function proposalsOf(one: InClass, classes: readonly HeldClass[], rules: LevelRules, key: string): Proposal[] {
+  const { view, facts } = one;
+  const { id } = view.person;
+  const today = classes.find((c) => c.key === key);
+  if (!today || view.levels.refused || view.known.readiness.outcome === 'ask-first') return [];
+  const body = standing(today.lines).some(
+    (l) => l.personId === id && l.content.kind === 'stop' && l.content.why === 'body',
+  );
+  const happened = view.known.entries.some(
+    (e) => e.on === today.day && (e.content.kind === 'incident' || e.content.kind === 'fall'),
+  );
+  if (body || happened) return [];
+  const inForce = new Map(
+    view.decided.filter((d) => d.level.byHand?.word !== 'not-this').map((d) => [ladderKey(d.level), d]),
+  );
+  const all = one.ladders.flatMap(({ ladder, level }): OnPattern[] => {
+    const decided = inForce.get(ladder.pattern);
+    const newer = view.lastTestedOn !== null && decided !== undefined && view.lastTestedOn > decided.decidedOn;
+    const past = pastOf(one, classes, ladder.pattern);
+    if (!decided || decided.level.code !== level.code || newer || past[0]?.key !== key) return [];
+    return [
+      {
+        ...{ level, ladder, past, next: nextDial(rules, facts, ladder, level, testOfFact) },
+        back: oneDialBack(rules, facts, ladder, level),
+      },
+    ];
+  });
+  return proposalsFor(all, facts.sessionsLogged <= 2);
+}
+
+const proposalId = (key: string, seq: number): string => `${key.slice(0, 50)}-p${seq}`;
+const takenBackId = (key: string, seq: number): string => `${proposalId(key, seq)}-back`;
+
+async function decide(
+  desk: Desk,
+  { view, facts }: Pick<InClass, 'view' | 'facts'>,
+  rules: Pick<LevelRules, 'version'>,
+  day: IsoDate,
+  id: string,
+  level: Level,
+): Promise<void> {
+  await addDecision(desk.db, {
+    ...{ id, personId: view.person.id, day, at: desk.now().toISOString(), by: desk.who, kind: 'class' },
+    ...{ rulesVersion: rules.version, normsVersion: view.normsVersion, facts, levels: [level] },
+  });
+}
+
+/** What followed from a class, and what became of it. */
+export interface ProposalNow {
+  readonly seq: number;
+  readonly personId: PersonId;
+  readonly proposal: Proposal;
+  /** Holds already · waits for a yes · was said yes to · was taken back · nothing changes. */
+  readonly state: 'holds' | 'waits' | 'confirmed' | 'taken-back' | 'stays';
+}
+
+export async function readProposals(desk: Desk, key: string): Promise<ProposalNow[]> {
+  const all = await listProposals(desk.db, key);
+  const now: ProposalNow[] = [];
+  for (const one of all) {
+    const { kind, to } = one.proposal;
+    const decided = await hasDecision(desk.db, proposalId(key, one.seq));
+    const back = await hasDecision(desk.db, takenBackId(key, one.seq));
+    const state = back
+      ? ('taken-back' as const)
+      : decided
+        ? holdsAtOnce.has(kind)
+          ? ('holds' as const)
+          : ('confirmed' as const)
+        : kind === 'up' && to
+          ? ('waits' as const)
+          : ('stays' as const);
+    now.push({ ...one, state });
+  }
+  return now;
+}
+
+export type SayProposals =
+  | { readonly kind: 'confirmed'; readonly proposals: readonly ProposalNow[] }
+  | { readonly kind: 'changed'; readonly proposals: readonly ProposalNow[] };
+
+/**
+ * Says yes to dials that go up: each is looked at again, as something may be known by now that forbids it. One that the rules
+ * no longer allow is left as it is, and the answer says that something changed.
+ */
+export async function confirmProposals(desk: Desk, key: string, seqs: readonly number[]): Promise<SayProposals> {
+  return together(desk, async (trx) => {
+    let changed = false;
+    for (const { seq, personId, proposal, state } of await readProposals(trx, key)) {
+      if (!seqs.includes(seq) || state !== 'waits' || !proposal.to) continue;
+      const found = await factsOfPerson(trx, personId);
+      const at = found && levelAt(withAccessories(found.rules), found.facts, proposal.pattern, proposal.to.rung, null);
+      if (!found || !at || !isOpen(at) || isOver(proposal.to, at)) {
+        changed = true;
+        continue;
+      }
+      await addDecision(trx.db, {
+        ...{
+          id: proposalId(key, seq),
+          personId,
+          day: found.today,
+          at: trx.now().toISOString(),
+          by: trx.who,
+          kind: 'class',
+        },
+        ...{
+          rulesVersion: found.rules.version,
+          normsVersion: found.normsVersion,
+          facts: found.facts,
+          levels: [proposal.to],
+        },
+      });
+    }
+    return { kind: changed ? 'changed' : 'confirmed', proposals: await readProposals(trx, key) };
+  });
+}
+
+/** Takes back what held at once, or a yes: the level before it is in force again. */
+export async function takeBackProposals(desk: Desk, key: string, seqs: readonly number[]): Promise<SayProposals> {
+  return together(desk, async (trx) => {
+    for (const { seq, personId, proposal, state } of await readProposals(trx, key)) {
+      if (!seqs.includes(seq) || (state !== 'holds' && state !== 'confirmed')) continue;
+      const found = await factsOfPerson(trx, personId);
+      if (!found) continue;
+      await addDecision(trx.db, {
+        ...{
+          id: takenBackId(key, seq),
+          personId,
+          day: found.today,
+          at: trx.now().toISOString(),
+          by: trx.who,
+          kind: 'class',
+        },
+        ...{
+          rulesVersion: found.rules.version,
+          normsVersion: found.normsVersion,
+          facts: found.facts,
+          levels: [proposal.from],
+        },
+      });
+    }
+    return { kind: 'confirmed', proposals: await readProposals(trx, key) };
+  });
+}
+
+/** A class of an earlier day that nobody ended ends at its last line, and says so. */
+export async function closeForgotten(desk: Desk): Promise<number> {
+  return together(desk, async (trx) => {
+    let closed = 0;
+    for (const one of await listClasses(trx.db, 50)) {
+      if (one.closedAt !== null || one.day >= trx.today()) continue;
+      const lines = await listLines(trx.db, [one.key]);
+      if (lines.length === 0) continue;
+      const wallMs = Math.max(...lines.map((l) => l.wallMs));
+      await storeLines(trx.db, one.key, 'overnight', [
+        { seq: 0, wallMs, personId: null, content: { kind: 'close', late: true } },
+      ]);
+      await follow(trx, one.key);
+      closed += 1;
+    }
+    return closed;
+  });
+}

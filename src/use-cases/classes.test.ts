@@ -1,0 +1,227 @@
+import { afterEach, beforeEach, describe, expect, test } from 'vitest';
+import { classTemplates } from '../catalogue/classes';
+import { waitingLevels } from '../core/level/standing';
+import { addDays } from '../core/math/days';
+import type { ClassLine, ClassLogContent } from '../core/shapes/classLog';
+import { askedOf } from '../core/train/lay';
+import { isVariant } from '../core/train/variant';
+import { demoCopy } from '../demo/demoCopy';
+import { makePlan, readClass, saveClass } from './classes';
+import { closeForgotten, confirmProposals, readProposals, saveClassLog, takeBackProposals } from './classLog';
+import { confirmLevels } from './confirmLevels';
+import { deskOf } from './desk';
+import type { Register } from './openRegister';
+import { readEverybody, readPerson } from './readPeople';
+
+const first = '2026-03-02';
+let db: Register;
+let ids = { odile: '', bertil: '', agnes: '' };
+const desk = (day = first) => deskOf(db, day, new Date(`${day}T11:00:00Z`));
+const personOf = async (id: string, day = first) => {
+  const found = await readPerson(desk(day), id);
+  if (!found) throw new Error(id);
+  return found;
+};
+beforeEach(async () => {
+  db = await demoCopy(first);
+  const all = await readEverybody(desk());
+  const of = (name: string) => all.find((v) => v.person.name === name)?.person.id ?? '';
+  ids = { odile: of('Odile Brandvoll'), bertil: of('Bertil Kvarnholm'), agnes: of('Agnes Tverrå') };
+  for (const id of Object.values(ids)) {
+    const codes = waitingLevels((await personOf(id)).standings).map((l) => l.code);
+    if (codes.length > 0) await confirmLevels(desk(), id, codes);
+  }
+});
+afterEach(() => db.destroy());
+
+const template = classTemplates.find((t) => t.id === 'intervals');
+const body = (day: string, people: readonly string[] = Object.values(ids)) => ({
+  ...{ day, groupId: null, template: 'intervals', minutes: 45, leader: 'Kaja', helpers: [], people: [...people] },
+  blocks: template ? askedOf(template) : [],
+});
+const logOf = (
+  contents: readonly (readonly [string | null, ClassLogContent])[],
+  day: string,
+): { lines: ClassLine[] } => ({
+  lines: contents.map(([personId, content], seq) => ({
+    ...{ seq, wallMs: Date.parse(`${day}T10:00:00Z`) + seq * 1000, personId, content },
+  })),
+});
+/** A class on a day in which these things were different, with both questions asked, and closed. */
+async function held(
+  day: string,
+  different: readonly (readonly [string | null, ClassLogContent])[],
+  key = `class-${day}`,
+) {
+  expect(await saveClass(desk(day), key, body(day))).toEqual({ kind: 'created' });
+  const lines = logOf(
+    [
+      [null, { kind: 'start' }],
+      ...different,
+      [null, { kind: 'asked', what: 'pain' }],
+      [null, { kind: 'asked', what: 'effort' }],
+      [null, { kind: 'close', late: false }],
+    ],
+    day,
+  );
+  expect(await saveClassLog(desk(day), key, 'tablet-1', lines)).toEqual({ kind: 'created' });
+  return key;
+}
+const seen = (id: string, pattern: 'S' | 'H' | 'L'): readonly [string, ClassLogContent] => [
+  id,
+  { kind: 'seen', pattern },
+];
+
+describe('a plan', () => {
+  test('is the whole class: everybody’s variant, what to carry, who has nothing to train on, short names', async () => {
+    const { plan, carry, untested, minutesPlanned, heldAlready } = await makePlan(desk(), body(first));
+    expect(minutesPlanned).toBeCloseTo(38, 1);
+    expect([plan.title, untested, heldAlready]).toEqual(['Intervals 30/15 by three', [], false]);
+    expect(plan.who.map((w) => w.short)).toEqual(['Odile B.', 'Bertil K.', 'Agnes T.']);
+    const squat = plan.doing.find((d) => d.block === 's')?.parts[0]?.filter(isVariant) ?? [];
+    expect(squat.map((v) => [v.shelf, `${v.pattern}${v.rung}`, v.folded])).toEqual([
+      ...[['B', 'S5', null] as const, ['B', 'S5', 'rung'] as const, ['A', 'S2', null] as const],
+    ]);
+    expect(carry.find((c) => c.what === 'firm chairs')?.need).toBeGreaterThanOrEqual(2);
+  });
+  test('is kept once under its key, may be planned anew until it begins, and no more after that', async () => {
+    expect(await saveClass(desk(), 'class-plan-1', body(first))).toEqual({ kind: 'created' });
+    expect(await saveClass(desk(), 'class-plan-1', body(first))).toEqual({ kind: 'known' });
+    const shorter = { ...body(first), blocks: body(first).blocks.filter((b) => b.of !== 'intervals/a') };
+    expect(await saveClass(desk(), 'class-plan-1', shorter)).toEqual({ kind: 'created' });
+    await saveClassLog(desk(), 'class-plan-1', 'tablet-1', logOf([[null, { kind: 'start' }]], first));
+    expect(await saveClass(desk(), 'class-plan-1', body(first))).toEqual({ kind: 'conflict' });
+    expect((await readClass(desk(), 'class-plan-1'))?.plan.laid.map((b) => b.id)).not.toContain('a');
+  });
+  test('that cannot stand says what and where: no people, a block of no class, two of one id', async () => {
+    const faults = async (more: object) => {
+      const said = await saveClass(desk(), 'class-plan-2', { ...body(first), ...more });
+      return said.kind === 'rejected' ? said.errors.map((e) => [e.path, e.message]) : said;
+    };
+    expect(await faults({ people: [] })).toEqual([['/people', 'Somebody has to come: choose a group, or add people.']]);
+    expect(((await faults({ blocks: [{ id: 'x', of: 'intervals/zz', more: 0 }] })) as string[][])[0]?.[0]).toBe(
+      '/blocks/0/of',
+    );
+    const twice = [body(first).blocks[0], body(first).blocks[0]];
+    expect(await faults({ blocks: twice })).toEqual([['/blocks', 'each block needs an id of its own']]);
+    expect(await readClass(desk(), 'class-plan-2')).toBeUndefined();
+  });
+});
+
+describe('a log', () => {
+  test('is sent whole again and again and kept once; another line under a number is refused and nothing is changed', async () => {
+    await saveClass(desk(), 'class-log-1', body(first));
+    const one = logOf([[null, { kind: 'start' }]], first);
+    const two = logOf([[null, { kind: 'start' }], seen(ids.odile, 'S')], first);
+    expect(await saveClassLog(desk(), 'class-log-1', 'a', one)).toEqual({ kind: 'created' });
+    expect(await saveClassLog(desk(), 'class-log-1', 'a', one)).toEqual({ kind: 'known' });
+    expect(await saveClassLog(desk(), 'class-log-1', 'a', two)).toEqual({ kind: 'created' });
+    const other = logOf([[null, { kind: 'start' }], seen(ids.bertil, 'S')], first);
+    expect(await saveClassLog(desk(), 'class-log-1', 'a', other)).toEqual({ kind: 'conflict' });
+    // Another tablet has numbers of its own: both lines stay.
+    expect(await saveClassLog(desk(), 'class-log-1', 'b', other)).toEqual({ kind: 'created' });
+    const lines = (await readClass(desk(), 'class-log-1'))?.lines ?? [];
+    expect(lines.map((l) => `${l.writer}${l.seq}`)).toEqual(['a0', 'a1', 'b0', 'b1']);
+  });
+  test('of a class that is not there, of nobody, or with a line that is none, is refused by name', async () => {
+    await saveClass(desk(), 'class-log-2', body(first));
+    const said = async (key: string, lines: object) => {
+      const answer = await saveClassLog(desk(), key, 'a', lines);
+      return answer.kind === 'rejected' ? answer.errors[0]?.path : answer.kind;
+    };
+    expect(await said('class-none', logOf([[null, { kind: 'start' }]], first))).toBe('');
+    expect(await said('class-log-2', logOf([seen('nobody', 'S')], first))).toBe('/lines/0/personId');
+    const bad = { lines: [{ seq: 0, wallMs: 1, personId: ids.odile, content: { kind: 'fewer', pattern: 'S' } }] };
+    expect(await said('class-log-2', bad)).toBe('/lines/0/content/half');
+    expect((await readClass(desk(), 'class-log-2'))?.lines).toEqual([]);
+  });
+  test('closing counts who was there, notes pains with their day, and is done once', async () => {
+    const before = (await personOf(ids.odile)).known.pains.length;
+    const sore: ClassLogContent = { kind: 'pain', pattern: 'S', joint: 'knee', side: 'R', level: 4, sharp: false };
+    await held(first, [
+      [ids.bertil, { kind: 'absent' }],
+      [ids.odile, sore],
+    ]);
+    const { facts: odile } = await factsOf(ids.odile);
+    const { facts: bertil } = await factsOf(ids.bertil);
+    expect([
+      odile.sessionsLogged - (await sessionsBefore(ids.odile)),
+      bertil.sessionsLogged - (await sessionsBefore(ids.bertil)),
+    ]).toEqual([1, 0]);
+    expect((await personOf(ids.odile)).known.pains.length).toBeGreaterThanOrEqual(before);
+    expect((await personOf(ids.odile)).known.pains).toContainEqual(
+      expect.objectContaining({ joint: 'knee', level: 4 }),
+    );
+  });
+});
+
+const factsOf = async (id: string) => {
+  const { peopleInClass } = await import('./classes');
+  const [one] = (await peopleInClass(desk(), [id])).people;
+  if (!one) throw new Error(id);
+  return one;
+};
+const sessionsBefore = async (id: string) => (await personOf(id)).known.intake.classesSoFar;
+
+describe('what follows', () => {
+  test('silence moves the dose only: a step at once, listed, and one key takes it back', async () => {
+    const was = (await personOf(ids.odile)).decided.findLast((d) => d.level.pattern === 'H')?.level;
+    const key = await held(first, []);
+    const of = async () =>
+      (await readProposals(desk(), key)).find((p) => p.personId === ids.odile && p.proposal.pattern === 'H');
+    expect(await of()).toMatchObject({ state: 'holds', proposal: { row: 'P7', kind: 'dose-up' } });
+    const now = (await personOf(ids.odile)).decided.findLast((d) => d.level.pattern === 'H');
+    expect([now?.kind, now?.level.rung, now?.level.code === was?.code]).toEqual(['class', was?.rung, false]);
+    await takeBackProposals(desk(), key, [(await of())?.seq ?? -1]);
+    expect((await of())?.state).toBe('taken-back');
+    expect((await personOf(ids.odile)).decided.findLast((d) => d.level.pattern === 'H')?.level.code).toBe(was?.code);
+  });
+  test('less than half of it done is one dial back and half the dose, at once; of no other pattern', async () => {
+    const key = await held(first, [[ids.odile, { kind: 'fewer', pattern: 'H', half: 'less' }]]);
+    const mine = (await readProposals(desk(), key)).filter((p) => p.personId === ids.odile);
+    expect(mine.find((p) => p.proposal.pattern === 'H')).toMatchObject({
+      state: 'holds',
+      proposal: { row: 'P2', kind: 'back' },
+    });
+    expect(mine.filter((p) => p.proposal.kind === 'back')).toHaveLength(1);
+  });
+  test('a sign of health in class: nothing follows for this person, in any pattern', async () => {
+    const key = await held(first, [[ids.odile, { kind: 'stop', pattern: 'S', why: 'body', set: 'first' }]]);
+    const all = await readProposals(desk(), key);
+    expect(all.filter((p) => p.personId === ids.odile)).toEqual([]);
+    expect(all.some((p) => p.personId === ids.bertil)).toBe(true);
+  });
+  test('clean and seen twice shows the rung; one dial is proposed, none goes up without a yes', async () => {
+    const days = Array.from({ length: 8 }, (_, i) => addDays(first, 7 * i));
+    let key = '';
+    for (const day of days) key = await held(day, [seen(ids.odile, 'H'), seen(ids.odile, 'S'), seen(ids.odile, 'L')]);
+    const last = days.at(-1) ?? first;
+    const { known } = await personOf(ids.odile, last);
+    const shown = known.entries.flatMap((e) =>
+      e.content.kind === 'shown' ? [`${e.content.pattern}${e.content.rung}`] : [],
+    );
+    expect(shown).toContain('H4');
+    const all = (await readProposals(desk(last), key)).filter((p) => p.personId === ids.odile);
+    expect(all.filter((p) => p.state === 'waits').length).toBeLessThanOrEqual(1);
+    for (const { proposal } of all)
+      if (proposal.kind !== 'up')
+        expect(proposal.to?.rung ?? proposal.from.rung).toBeLessThanOrEqual(proposal.from.rung);
+    const up = all.find((p) => p.state === 'waits');
+    if (up?.proposal.to) {
+      await confirmProposals(desk(last), key, [up.seq]);
+      expect((await personOf(ids.odile, last)).decided.at(-1)?.level.code).toBe(up.proposal.to.code);
+    }
+    // S: the sore knee closes the next rung; L and H ask for more; B was never looked at.
+    expect(all.map((p) => `${p.proposal.pattern} ${p.proposal.row}`)).toEqual(['S P11', 'L P13', 'H P13', 'B P8']);
+  });
+  test('left open overnight it ends at its last line, marked, and what follows is worked out once', async () => {
+    await saveClass(desk(), 'class-open-1', body(first));
+    await saveClassLog(desk(), 'class-open-1', 'tablet-1', logOf([[null, { kind: 'start' }]], first));
+    expect(await closeForgotten(desk(first))).toBe(0);
+    expect(await closeForgotten(desk(addDays(first, 1)))).toBe(1);
+    expect(await closeForgotten(desk(addDays(first, 1)))).toBe(0);
+    const { closedAt, lines } = (await readClass(desk(), 'class-open-1')) ?? {};
+    expect(closedAt).not.toBeNull();
+    expect(lines?.find((l) => l.content.kind === 'close')?.content).toEqual({ kind: 'close', late: true });
+  });
+});
