@@ -31,6 +31,7 @@ const house: Record<string, { rooms: string[]; packages: string[] }> = {
       'yup',
       'comlink',
       '@tanstack/react-table',
+      '@dnd-kit',
       'recharts',
     ],
   },

@@ -1,4 +1,4 @@
-import { mixed, string } from 'yup';
+import { array, mixed, string } from 'yup';
 import { notDoneWhys, stopWhys, type ClassLogContent } from '../core/shapes/classLog';
 import { patterns } from '../core/shapes/facts';
 import { loadedJoints } from '../core/shapes/ladder';
@@ -60,6 +60,9 @@ const contents = {
   close: exactly({ kind: kind('close'), late: yesNo().required('is needed') }),
 } as const;
 
+/** Every kind of line there is. */
+export const classLogKinds: readonly string[] = Object.keys(contents);
+
 const isKind = (k: string): k is keyof typeof contents => Object.hasOwn(contents, k);
 
 const content = () =>
@@ -68,7 +71,7 @@ const content = () =>
     .test('content', function (value: unknown) {
       const k = asText((value as { readonly kind?: unknown } | null)?.kind);
       if (!isKind(k))
-        return this.createError({ message: `must be of one of these kinds: ${Object.keys(contents).join(', ')}` });
+        return this.createError({ message: `must be of one of these kinds: ${classLogKinds.join(', ')}` });
       try {
         contents[k].validateSync(value, { strict: true, abortEarly: false });
         return true;
@@ -89,3 +92,6 @@ export const logBody = exactly({
     5000,
   ).required('is needed'),
 });
+
+/** Which of the proposals of a class. */
+export const seqs = () => array().of(wholeIn(0, 1000).required()).max(500).required();

@@ -43,3 +43,4 @@ export const peopleDeed = () =>
 export const pathId = exactly({ id: id() });
 export const pathKey = exactly({ key: id() });
 export const pathClientKey = exactly({ clientKey: id() });
+export const pathKeyWriter = exactly({ key: id(), writer: id() });

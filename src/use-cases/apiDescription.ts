@@ -1,3 +1,4 @@
+import { classTemplates } from '../catalogue/classes';
 import { normsVersion, protocols } from '../catalogue/protocols';
 import {
   askFirstKinds,
@@ -20,7 +21,9 @@ import { answerColumns, scoreColumns } from '../formats/scoreCsv';
 import { dayEventKinds } from '../schemas/dayNote';
 import { ownFormat, ownFormatVersion } from '../schemas/own';
 import { bodyLimits } from '../schemas/requests';
+import { classLogKinds } from '../schemas/classLog';
 import { saidWords } from '../schemas/word';
+import { theBlocks } from './classes';
 
 type Json = Readonly<Record<string, unknown>>;
 
@@ -363,6 +366,74 @@ export function apiDescription(): Json {
           requestBody: { required: true, ...json({ type: 'object', required: ['personId', 'on', 'content'] }) },
           responses: {
             '201': { description: 'First time', ...json(anything) },
+            ...answers(anything, 400, 409, 413, 415, 422),
+          },
+        },
+      },
+      '/api/v1/classes/{key}': {
+        put: {
+          summary: 'The plan of a class: blocks by name, people by id; once a key, and anew until the class begins',
+          parameters: [parameter('key', 'path', text)],
+          requestBody: {
+            required: true,
+            ...json(
+              exactly(
+                {
+                  ...{ day: date, groupId: orNull(text), template: oneOf(classTemplates.map((t) => t.id)) },
+                  ...{
+                    minutes: between([10, 120], 'integer'),
+                    leader: text,
+                    helpers: listOf(text),
+                    people: listOf(text),
+                  },
+                  blocks: listOf(
+                    exactly({ id: text, of: oneOf([...theBlocks.keys()]), more: between([-9, 9], 'integer') }, [
+                      'id',
+                      'of',
+                      'more',
+                    ]),
+                  ),
+                },
+                ['day', 'groupId', 'template', 'minutes', 'leader', 'helpers', 'people', 'blocks'],
+              ),
+            ),
+          },
+          responses: {
+            '201': { description: 'First time, or planned anew', ...json(anything) },
+            ...answers(anything, 400, 409, 413, 415, 422),
+          },
+        },
+        get: {
+          summary: 'A class with its plan, who does what of each block, and what every tablet logged',
+          parameters: [parameter('key', 'path', text)],
+          responses: answers(anything, 404),
+        },
+      },
+      '/api/v1/classes/{key}/logs/{writer}': {
+        put: {
+          summary: 'The whole log of one tablet; sent again or longer, what is there already stays',
+          parameters: [parameter('key', 'path', text), parameter('writer', 'path', text)],
+          requestBody: {
+            required: true,
+            ...json(
+              exactly(
+                {
+                  lines: listOf(
+                    exactly(
+                      {
+                        ...{ seq: between([0, 100_000], 'integer'), wallMs: number, personId: orNull(text) },
+                        content: { type: 'object', properties: { kind: oneOf(classLogKinds) }, required: ['kind'] },
+                      },
+                      ['seq', 'wallMs', 'personId', 'content'],
+                    ),
+                  ),
+                },
+                ['lines'],
+              ),
+            ),
+          },
+          responses: {
+            '201': { description: 'Something of it was new', ...json(anything) },
             ...answers(anything, 400, 409, 413, 415, 422),
           },
         },

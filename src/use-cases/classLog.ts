@@ -4,11 +4,18 @@ import { isOpen, isOver } from '../core/level/standing';
 import { addDays } from '../core/math/days';
 import { ladderKey, type IsoDate } from '../core/shapes/facts';
 import type { LevelRules } from '../core/shapes/ladder';
-import type { PersonId } from '../core/shapes/person';
 import { nextDial, oneDialBack } from '../core/train/dials';
 import { isLine, presentIn, standing } from '../core/train/log';
 import type { HeldClass } from '../core/train/past';
-import { holdsAtOnce, proposalsFor, shownBy, type OnPattern, type Proposal } from '../core/train/proposals';
+import {
+  holdsAtOnce,
+  proposalsFor,
+  shownBy,
+  type OnPattern,
+  type Proposal,
+  type ProposalNow,
+  type SayProposals,
+} from '../core/train/proposals';
 import {
   closeClass,
   findClass,
@@ -184,15 +191,6 @@ async function decide(
   });
 }
 
-/** What followed from a class, and what became of it. */
-export interface ProposalNow {
-  readonly seq: number;
-  readonly personId: PersonId;
-  readonly proposal: Proposal;
-  /** Holds already · waits for a yes · was said yes to · was taken back · nothing changes. */
-  readonly state: 'holds' | 'waits' | 'confirmed' | 'taken-back' | 'stays';
-}
-
 export async function readProposals(desk: Desk, key: string): Promise<ProposalNow[]> {
   const all = await listProposals(desk.db, key);
   const now: ProposalNow[] = [];
@@ -213,10 +211,6 @@ export async function readProposals(desk: Desk, key: string): Promise<ProposalNo
   }
   return now;
 }
-
-export type SayProposals =
-  | { readonly kind: 'confirmed'; readonly proposals: readonly ProposalNow[] }
-  | { readonly kind: 'changed'; readonly proposals: readonly ProposalNow[] };
 
 /**
  * Says yes to dials that go up: each is looked at again, as something may be known by now that forbids it. One that the rules

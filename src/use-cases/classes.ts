@@ -1,4 +1,5 @@
 import { classTemplates } from '../catalogue/classes';
+import { moveOf } from '../catalogue/ladders/moves';
 import { posesOf } from '../catalogue/ladders/poses';
 import { measuredFacts } from '../catalogue/rules/margins';
 import { withAccessories, levelAt } from '../core/level/assign';
@@ -14,17 +15,35 @@ import { setPatterns, type Facts, type IsoDate, type Pattern } from '../core/sha
 import type { Ladder, LevelRules } from '../core/shapes/ladder';
 import type { PersonId } from '../core/shapes/person';
 import { eyeOn, type Eye } from '../core/train/eyes';
-import { blockBook, layBlocks } from '../core/train/lay';
+import { askedOf, blockBook, layBlocks } from '../core/train/lay';
 import { pastSessions, type HeldClass, type PastSession } from '../core/train/past';
-import { doings, seatsOf, toCarry, type ClassPlan, type ToCarry } from '../core/train/plan';
-import { totalS } from '../core/train/shorten';
+import {
+  doings,
+  seatsOf,
+  toCarry,
+  variantsIn,
+  type ClassListed,
+  type ClassPlan,
+  type PlanShown,
+} from '../core/train/plan';
+import { shorten, totalS } from '../core/train/shorten';
 import type { Trainee } from '../core/train/variant';
 import type { PersonView } from '../core/view/personView';
-import { findClass, findClassHeld, listClassesOf, listLines, storePlan, type KeptClass } from '../database/classes';
+import {
+  findClass,
+  findClassHeld,
+  listClasses,
+  listClassesOf,
+  listLines,
+  storePlan,
+  type KeptClass,
+} from '../database/classes';
+import { groupsOfPeople, sittingOn } from '../database/groups';
+import { listPeople } from '../database/people';
 import { planBody } from '../schemas/classPlan';
 import { parse, type FieldError } from '../schemas/parse';
 import { together, type Desk } from './desk';
-import { readGroups } from './groups';
+import { groupsToSeat, readGroups } from './groups';
 import { readHelpers } from './helpers';
 import { readPlace } from './places';
 import { knownPeople } from './readPeople';
@@ -119,28 +138,18 @@ export const classesBefore = (
 export const pastOf = (one: InClass, classes: readonly HeldClass[], pattern: Pattern): PastSession[] =>
   pastSessions(classes, one.view.person.id, pattern, classesBefore(one, classes));
 
-/** A plan with what has to be known before it is run. */
-export interface PlanShown {
-  readonly plan: ClassPlan;
-  readonly minutesPlanned: number;
-  readonly carry: readonly ToCarry[];
-  readonly seats: ReturnType<typeof seatsOf>;
-  /** Who has nothing to train on, and why. */
-  readonly untested: readonly {
-    readonly id: PersonId;
-    readonly name: string;
-    readonly why: 'not-tested' | 'waits' | 'not-today';
-  }[];
-  /** A class of this group was held on this day already. */
-  readonly heldAlready: boolean;
-}
-
 /** What everybody does in what was asked for: the whole plan, as it can be run. */
 export async function makePlan(desk: Desk, asked: PlanAsked): Promise<PlanShown> {
   const [place, helpers] = [await readPlace(desk), await readHelpers(desk)];
   const { people } = await peopleInClass(desk, asked.people);
   const classes = await heldClasses(desk, asked.people, addDays(asked.day, -readBackDays));
-  const laid = layBlocks(asked.blocks, theBlocks);
+  const whole = layBlocks(asked.blocks, theBlocks);
+  const eyes = eyesOf(people, classes, whole);
+  const fitted = shorten(whole, asked.minutes, {
+    lastTime: patternsOf(classes.at(-1)),
+    due: [...new Set(eyes.flatMap((e) => (e.why === 'second' ? [e.pattern] : [])))],
+  });
+  const laid = fitted.blocks;
   const spotters = helpers.filter((h) => asked.helpers.includes(h.id) && h.may.spot !== null).map((h) => h.name);
   const names = people.map((p) => p.view.person.name);
   const short = shortNames(names);
@@ -158,7 +167,7 @@ export async function makePlan(desk: Desk, asked: PlanAsked): Promise<PlanShown>
       name: p.view.person.name,
       short: short[i] ?? p.view.person.name,
     })),
-    ...{ laid, doing, eyes: eyesOf(people, classes, laid), spotters },
+    ...{ laid, doing, eyes, spotters },
   };
   const untested = people.flatMap(({ view: { person, standings, levels } }) => {
     const why = levels.refused
@@ -171,12 +180,20 @@ export async function makePlan(desk: Desk, asked: PlanAsked): Promise<PlanShown>
     return why ? [{ id: person.id, name: person.name, why }] : [];
   });
   return {
-    ...{ plan, minutesPlanned: totalS(laid) / 60, untested },
+    ...{ plan, minutesPlanned: totalS(laid) / 60, untested, dropped: fitted.dropped, overMinutes: fitted.overS / 60 },
     carry: toCarry(doing, place.cupboard, posesOf),
     seats: seatsOf(doing, posesOf),
     heldAlready: asked.groupId !== null && (await findClassHeld(desk.db, asked.groupId, asked.day)) !== undefined,
   };
 }
+
+const patternsOf = (one: HeldClass | undefined): Pattern[] => [
+  ...new Set(
+    (one?.doing ?? []).flatMap((b) =>
+      b.parts.flatMap((part) => part.flatMap((d) => ('pattern' in d ? [d.pattern] : []))),
+    ),
+  ),
+];
 
 function eyesOf(people: readonly InClass[], classes: readonly HeldClass[], laid: readonly ClassBlock[]): Eye[] {
   const patterns = new Set(laid.flatMap((b) => (b.parts ?? []).map((p) => p.pattern)));
@@ -188,19 +205,19 @@ function eyesOf(people: readonly InClass[], classes: readonly HeldClass[], laid:
   );
 }
 
+const thePlanBody = () =>
+  planBody(
+    classTemplates.map((t) => t.id),
+    [...theBlocks.keys()],
+  );
+
 export type SaveClass =
   | { readonly kind: 'created' | 'known' | 'conflict' }
   | { readonly kind: 'rejected'; readonly errors: readonly FieldError[] };
 
 /** Keeps a plan under its key. It may be planned anew until it begins; a day to come is a plan, not a class. */
 export async function saveClass(desk: Desk, key: string, sent: unknown): Promise<SaveClass> {
-  const parsed = parse(
-    planBody(
-      classTemplates.map((t) => t.id),
-      [...theBlocks.keys()],
-    ),
-    sent,
-  );
+  const parsed = parse(thePlanBody(), sent);
   if (parsed.kind === 'bad') return { kind: 'rejected', errors: parsed.errors };
   const asked = parsed.value;
   const errors: FieldError[] = [];
@@ -214,7 +231,11 @@ export async function saveClass(desk: Desk, key: string, sent: unknown): Promise
     if (errors.length > 0) return { kind: 'rejected', errors };
     const known = await findClass(trx.db, key);
     if (known?.plan && isSame(known.plan, asked)) return { kind: 'known' };
-    const { plan } = await makePlan(trx, asked);
+    const { plan, overMinutes } = await makePlan(trx, asked);
+    if (overMinutes > 0) {
+      const message = `this needs ${Math.ceil(overMinutes)} minutes more than there are: take a block out, or another class`;
+      return { kind: 'rejected', errors: [{ path: '/minutes', message }] };
+    }
     if (plan.people.length < asked.people.length)
       return {
         kind: 'rejected',
@@ -246,3 +267,84 @@ export async function readClass(
 
 /** The test of a measured fact. */
 export const testOfFact = (fact: string): string | undefined => measuredFacts.find((f) => f.id === fact)?.test;
+
+/** Classes with a plan, newest first, and the groups there are. */
+export async function readClasses(desk: Desk) {
+  const kept = await listClasses(desk.db, 30);
+  const begun = new Set(
+    (
+      await listLines(
+        desk.db,
+        kept.map((c) => c.key),
+      )
+    ).map((l) => l.key),
+  );
+  const classes = kept.flatMap(({ key, day, groupId, closedAt, plan }): ClassListed[] =>
+    plan
+      ? [
+          {
+            ...{ key, day, groupId, title: plan.title, people: plan.people.length },
+            state: closedAt !== null ? 'closed' : begun.has(key) ? 'running' : 'planned',
+          },
+        ]
+      : [],
+  );
+  return { classes, groups: await groupsToSeat(desk), today: desk.today() };
+}
+
+/** What is proposed for a group before anybody changes it: its people, a class that was not the last one, an hour's part. */
+export async function proposeClass(desk: Desk, groupId: string | null): Promise<PlanAsked> {
+  const members = await groupsOfPeople(desk.db);
+  const there = (await listPeople(desk.db)).filter((p) => !p.archived);
+  const sitting = groupId === null ? new Set(await sittingOn(desk.db, desk.today())) : null;
+  const people = there
+    .filter((p) => (sitting ? sitting.has(p.id) : (members.get(p.id) ?? []).includes(groupId ?? '')))
+    .map((p) => p.id);
+  const { people: inClass } = await peopleInClass(desk, people);
+  const fresh = inClass.filter((p) => p.facts.sessionsLogged < firstClasses).length;
+  const last = groupId === null ? [] : await listClasses(desk.db, 1, groupId);
+  const usual = classTemplates.filter(
+    (t) => t.id !== last[0]?.plan?.template && t.id !== 'first-timers' && t.id !== 'daily-minute',
+  );
+  const first = fresh * 2 > inClass.length ? 'first-timers' : 'intervals';
+  const template =
+    classTemplates.find((t) => t.id === first && t.id !== last[0]?.plan?.template) ?? usual[0] ?? classTemplates[0];
+  if (!template) throw new RangeError('proposeClass: no class ships');
+  return {
+    ...{ day: desk.today(), groupId, template: template.id, minutes: Math.ceil(template.minutes / 5) * 5 },
+    ...{ leader: '', helpers: [], people: inClass.map((p) => p.view.person.id), blocks: askedOf(template) },
+  };
+}
+
+/** Classes in which everybody does the rungs of the first sessions. */
+const firstClasses = 2;
+
+/** The plan as it would be, for a form that is being changed; `null` where what was sent is none. */
+export async function tryPlan(desk: Desk, sent: unknown): Promise<PlanShown | null> {
+  const parsed = parse(thePlanBody(), sent);
+  return parsed.kind === 'bad' ? null : makePlan(desk, parsed.value);
+}
+
+/** Who may come: those of the plan first, then everybody who sits in today. */
+export async function peopleToChoose(desk: Desk, people: readonly PersonId[]) {
+  const sitting = await sittingOn(desk.db, desk.today());
+  const ids = [...new Set([...people, ...sitting])];
+  const all = new Map((await listPeople(desk.db)).map((p) => [p.id, p]));
+  return ids.flatMap((id) => {
+    const found = all.get(id);
+    return found && !found.archived ? [{ id, name: found.name }] : [];
+  });
+}
+
+/** What a screen of a class needs to know of each rung that is done in it, by `S5`. */
+export function rungsIn({ doing }: ClassPlan) {
+  const all = new Map(variantsIn(doing).map((v) => [`${v.pattern}${v.rung}`, v]));
+  const by = <T>(of: (pattern: Pattern, rung: number) => T | undefined): Record<string, T> =>
+    Object.fromEntries(
+      [...all].flatMap(([code, v]) => {
+        const found = of(v.pattern, v.rung);
+        return found === undefined ? [] : [[code, found]];
+      }),
+    );
+  return { checks: by((p, r) => moveOf(p, r)?.checks), poses: by(posesOf) };
+}

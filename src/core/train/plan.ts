@@ -1,7 +1,7 @@
 import { needsOf, type HallNeeds } from '../card/needs';
 import type { ClassBlock } from '../shapes/class';
 import type { PlanAsked } from '../shapes/classPlan';
-import type { Pattern } from '../shapes/facts';
+import type { IsoDate, Pattern } from '../shapes/facts';
 import type { Cupboard, PersonId } from '../shapes/person';
 import type { RungPoses } from '../shapes/pose';
 import type { Eye } from './eyes';
@@ -90,4 +90,34 @@ export function seatsOf(
 ): HallNeeds['seats'] {
   const squats = all.flatMap(({ parts }) => parts.map((part) => needsOf(part.filter(isVariant), posesOf).seats));
   return squats.reduce((best, one) => (one.length > best.length ? one : best), []);
+}
+
+/** A plan with what has to be known before it is run. */
+export interface PlanShown {
+  readonly plan: ClassPlan;
+  readonly minutesPlanned: number;
+  /** What does not fit into the time, in the order in which it goes. */
+  readonly dropped: readonly string[];
+  /** So much longer than the time there is, when nothing more may go. */
+  readonly overMinutes: number;
+  readonly carry: readonly ToCarry[];
+  readonly seats: ReturnType<typeof seatsOf>;
+  /** Who has nothing to train on, and why. */
+  readonly untested: readonly {
+    readonly id: PersonId;
+    readonly name: string;
+    readonly why: 'not-tested' | 'waits' | 'not-today';
+  }[];
+  /** A class of this group was held on this day already. */
+  readonly heldAlready: boolean;
+}
+
+/** A class in a list. */
+export interface ClassListed {
+  readonly key: string;
+  readonly day: IsoDate;
+  readonly title: string;
+  readonly groupId: string | null;
+  readonly people: number;
+  readonly state: 'planned' | 'running' | 'closed';
 }

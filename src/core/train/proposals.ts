@@ -3,6 +3,7 @@ import { parseLevelCode, printLevelCode } from '../level/code';
 import type { Ladder } from '../shapes/ladder';
 import { patterns, type Pattern } from '../shapes/facts';
 import type { OutcomeKind, OutcomeRow } from '../shapes/progress';
+import type { PersonId } from '../shapes/person';
 import { daysBetween } from '../math/days';
 import { doseUp, halfDose, isTopDose, lessDose } from './doseSteps';
 import type { NextDial } from './dials';
@@ -172,3 +173,17 @@ function isEnough({ dose, variant }: PastSession, rung: Ladder['rungs'][number])
       return dose.restS > 0 && dose.rounds >= 2;
   }
 }
+
+/** What followed from a class, and what became of it. */
+export interface ProposalNow {
+  readonly seq: number;
+  readonly personId: PersonId;
+  readonly proposal: Proposal;
+  /** Holds already · waits for a yes · was said yes to · was taken back · nothing changes. */
+  readonly state: 'holds' | 'waits' | 'confirmed' | 'taken-back' | 'stays';
+}
+
+/** What became of them after a yes or a way back; `changed` where one is no longer allowed. */
+export type SayProposals =
+  | { readonly kind: 'confirmed'; readonly proposals: readonly ProposalNow[] }
+  | { readonly kind: 'changed'; readonly proposals: readonly ProposalNow[] };

@@ -12,6 +12,7 @@ const places = [
   ['Test', '/test'],
   ['Scores', '/scores'],
   ['Levels', '/levels'],
+  ['Class', '/class'],
   ['Retest', '/retest'],
   ['Library', '/library'],
   ['Hall', '/hall'],

@@ -30,7 +30,7 @@ const patienceMs = 15_000;
 /** A browser lets a page that goes away send no more than this. */
 const mostLeavingBytes = 60_000;
 
-type Answer =
+export type Answer =
   | { readonly kind: 'taken'; readonly register: string }
   | { readonly kind: 'refused'; readonly words: string }
   | { readonly kind: 'later' };
@@ -39,7 +39,7 @@ type Answer =
  * Puts something to the register it is kept for. Only an answer that names that register and the very key is an answer:
  * a log-in page of a network, another program at this address or another register forget and refuse nothing.
  */
-async function put(
+export async function put(
   path: string,
   key: string,
   body: object,

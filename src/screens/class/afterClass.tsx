@@ -1,0 +1,185 @@
+'use client';
+import Link from 'next/link';
+import { useState } from 'react';
+import type { OutcomeKind } from '../../core/shapes/progress';
+import { printDose } from '../../core/level/code';
+import type { UnitSystem } from '../../core/shapes/person';
+import type { Proposal, ProposalNow, SayProposals } from '../../core/train/proposals';
+import { levelWords } from '../levels/levelWords';
+import { lookOf } from '../drawing/patterns';
+import { Button, ButtonLink } from '../touch/button';
+import { FootBar } from '../touch/footBar';
+import { useOneAtATime } from '../touch/useOneAtATime';
+
+interface Props {
+  readonly title: string;
+  readonly when: string;
+  readonly late: boolean;
+  readonly present: number;
+  readonly units: UnitSystem;
+  readonly people: readonly { readonly id: string; readonly name: string }[];
+  readonly proposals: readonly ProposalNow[];
+  readonly testTitles: Readonly<Record<string, string>>;
+  readonly confirm: (seqs: readonly number[]) => Promise<SayProposals>;
+  readonly takeBack: (seqs: readonly number[]) => Promise<SayProposals>;
+}
+
+const groups: readonly (readonly [title: string, of: (p: ProposalNow) => boolean])[] = [
+  ['Waits for your yes', (p) => p.state === 'waits' || p.state === 'confirmed'],
+  ['Holds at once', (p) => p.state === 'holds' || p.state === 'taken-back'],
+  ['One test would decide', (p) => p.proposal.kind === 'test'],
+  ['Stays as it is', (p) => p.state === 'stays' && p.proposal.kind !== 'test'],
+];
+
+/** What is said to the person. */
+const sayWords: Readonly<Record<OutcomeKind, string>> = {
+  up: 'You have done this twice, clean. A little more next week.',
+  stay: 'This is right for you. Same again.',
+  'dose-up': 'One more than last time.',
+  back: 'A lighter week. We go back up when it feels easy.',
+  less: 'One round less next time.',
+  'dose-set': 'As many as today.',
+  test: 'Before we change that I would like to test one thing.',
+  queued: 'One new thing at a time.',
+};
+
+/** What a class brought: what waits for a yes on top, then what holds already, with the lines that made it. */
+export function AfterClass(props: Props) {
+  const { title, when, late, present, units, people, testTitles, confirm, takeBack } = props;
+  const [proposals, setProposals] = useState(props.proposals);
+  const [told, setTold] = useState('');
+  const say = useOneAtATime(async (deed: () => Promise<SayProposals>) => {
+    const said = await deed().catch(() => null);
+    if (said) setProposals(said.proposals);
+    setTold(
+      said === null
+        ? 'The server did not answer. Press again; nothing is done twice.'
+        : said.kind === 'changed'
+          ? 'Something new is known of somebody since: what is no longer allowed was left as it is.'
+          : '',
+    );
+    return true;
+  });
+  const waiting = proposals.filter((p) => p.state === 'waits');
+  const nameOf = (id: string) => people.find((p) => p.id === id)?.name ?? '';
+  return (
+    <div className="pt-5">
+      <h1 className="text-2xl font-extrabold">After the class</h1>
+      <p className="mt-1">
+        {title}, {when}, {present} there.
+        {late && <b> Nobody ended it: it ends at its last line.</b>}
+      </p>
+      {proposals.length === 0 && (
+        <p className="py-6 text-lg">Nothing follows: nobody trained on a level that was confirmed.</p>
+      )}
+      {groups.map(([head, of]) => {
+        const these = proposals.filter(of);
+        return (
+          these.length > 0 && (
+            <section key={head} aria-label={head} className="mt-5">
+              <h2 className="border-b-2 border-ink pb-1 text-lg font-bold">
+                {head} <span className="num">{these.length}</span>
+              </h2>
+              <ul>
+                {these.map((p) => (
+                  <li
+                    key={p.seq}
+                    className="grid items-center gap-x-4 gap-y-1 border-b border-rule py-2 lg:grid-cols-[12rem_2.5rem_minmax(0,1fr)_auto]"
+                  >
+                    <Link
+                      href={`/people/${p.personId}/levels`}
+                      className="inline-flex min-h-11 items-center font-bold underline decoration-rule underline-offset-4"
+                    >
+                      {nameOf(p.personId)}
+                    </Link>
+                    <b className={`text-xl ${lookOf(p.proposal.pattern).words}`}>{p.proposal.pattern}</b>
+                    <div>
+                      <p className="font-semibold">{changeWords(p.proposal, units)}</p>
+                      <p className="text-base">
+                        {p.proposal.test !== null && `${testTitles[p.proposal.test] ?? p.proposal.test}. `}
+                        {whyWords(p.proposal)} <i className="not-italic text-ink-soft">“{sayWords[p.proposal.kind]}”</i>
+                      </p>
+                    </div>
+                    <div className="flex gap-2">
+                      {p.state === 'waits' && (
+                        <Button
+                          onClick={() => say(() => confirm([p.seq]))}
+                          aria-label={`Yes to ${nameOf(p.personId)}, ${p.proposal.pattern}`}
+                        >
+                          Yes
+                        </Button>
+                      )}
+                      {(p.state === 'holds' || p.state === 'confirmed') && (
+                        <Button
+                          look="line"
+                          onClick={() => say(() => takeBack([p.seq]))}
+                          aria-label={`Take back ${nameOf(p.personId)}, ${p.proposal.pattern}`}
+                        >
+                          Take back
+                        </Button>
+                      )}
+                      {p.state === 'taken-back' && <b>taken back</b>}
+                    </div>
+                  </li>
+                ))}
+              </ul>
+            </section>
+          )
+        );
+      })}
+      <FootBar>
+        {waiting.length > 0 ? (
+          <Button onClick={() => say(() => confirm(waiting.map((p) => p.seq)))}>
+            {waiting.length === 1 ? 'Yes to the one that waits' : `Yes to all ${waiting.length}`}
+          </Button>
+        ) : (
+          <ButtonLink href="/class">To the classes</ButtonLink>
+        )}
+        <p role="status">{told}</p>
+      </FootBar>
+    </div>
+  );
+}
+
+function changeWords({ kind, from, to }: Proposal, units: UnitSystem): string {
+  if (!to) return `${levelWords(from, units)}, ${printDose(from.dose)}`;
+  const doseOnly = to.rung === from.rung && to.support === from.support && to.targetCm === from.targetCm;
+  return doseOnly && kind !== 'up'
+    ? `${levelWords(from, units)}: ${printDose(from.dose)} becomes ${printDose(to.dose)}`
+    : `${levelWords(from, units)} becomes ${levelWords(to, units)}, ${printDose(to.dose)}`;
+}
+
+const gradeWords = {
+  D: 'a down-sign',
+  H: 'heavy',
+  S: 'short',
+  U: 'clean as far as known',
+  C: 'clean and seen',
+} as const;
+
+function whyWords({ today, why }: Proposal): string {
+  const lines = today.session.lines.flatMap(({ content }) => {
+    switch (content.kind) {
+      case 'pain':
+        return [`${content.joint} ${content.level} of 10`];
+      case 'effort':
+        return [`effort ${content.value}`];
+      case 'fewer':
+        return [content.half === 'less' ? 'under half' : 'fewer'];
+      case 'form':
+        return [`${content.check}${content.putRight ? ', put right' : ''}`];
+      case 'stop':
+        return [`stopped: ${content.why}`];
+      case 'support':
+        return ['more hands'];
+      case 'seat':
+        return ['a higher seat'];
+      case 'next-day':
+        return content.worse ? ['worse the day after'] : [];
+      default:
+        return [];
+    }
+  });
+  const grade = today.grade ? gradeWords[today.grade] : '';
+  return [[grade, ...lines].join(', '), why].filter((w) => w !== '').join('. ') + '.';
+}

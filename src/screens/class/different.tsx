@@ -1,0 +1,241 @@
+'use client';
+import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react';
+import { useState } from 'react';
+import { formChecks } from '../../catalogue/form-checks/formChecks';
+import type { ClassLogContent } from '../../core/shapes/classLog';
+import type { Pattern, Side } from '../../core/shapes/facts';
+import { loadedJoints, type LoadedJoint } from '../../core/shapes/ladder';
+import type { Variant } from '../../core/train/variant';
+import { Button } from '../touch/button';
+
+interface Props {
+  readonly name: string;
+  /** What they do in this block; `null` in a block without work, or where they sit out. */
+  readonly variant: Variant | null;
+  readonly pattern: Pattern | null;
+  readonly round: number;
+  /** Form checks of this rung. */
+  readonly checks: readonly string[];
+  readonly note: (content: ClassLogContent) => void;
+  readonly close: () => void;
+}
+
+type Asked = 'what' | 'form' | 'pain' | 'stop';
+
+/** What was different with one person: one tap, and the screen is the class again. Nothing is ever typed here. */
+export function Different({ name, variant, pattern, round, checks, note, close }: Props) {
+  const [asked, setAsked] = useState<Asked>('what');
+  const say = (content: ClassLogContent) => {
+    note(content);
+    close();
+  };
+  return (
+    <Dialog open onClose={close} className="relative z-30">
+      <div className="fixed inset-0 bg-ink/30" aria-hidden />
+      <div className="fixed inset-x-0 bottom-0 flex justify-center">
+        <DialogPanel className="max-h-[92dvh] w-full max-w-[1100px] overflow-y-auto border-4 border-ink bg-board p-4 pb-6">
+          <div className="flex items-baseline justify-between gap-4">
+            <DialogTitle className="text-3xl font-extrabold">{name}</DialogTitle>
+            <Button look="line" onClick={close}>
+              Nothing
+            </Button>
+          </div>
+          {variant && (
+            <p className="mt-1 text-lg">
+              {variant.name}
+              {variant.targetCm !== null && `, ${variant.targetCm} cm`}
+              {variant.why && `: ${variant.why}`}
+            </p>
+          )}
+          {asked === 'what' && <What {...{ pattern, say, ask: setAsked }} />}
+          {asked === 'form' && pattern && <Form pattern={pattern} checks={checks} say={say} />}
+          {asked === 'pain' && <Pain pattern={pattern} say={say} />}
+          {asked === 'stop' && pattern && <Stop pattern={pattern} set={round > 1 ? 'later' : 'first'} say={say} />}
+        </DialogPanel>
+      </div>
+    </Dialog>
+  );
+}
+
+const grid = 'mt-3 grid grid-cols-2 gap-3 sm:grid-cols-3 lg:grid-cols-4';
+const big = 'min-h-20! text-lg whitespace-normal!';
+
+function What({
+  pattern,
+  say,
+  ask,
+}: {
+  pattern: Pattern | null;
+  say: (content: ClassLogContent) => void;
+  ask: (what: Asked) => void;
+}) {
+  return (
+    <div className={grid}>
+      {pattern && (
+        <>
+          <Button className={big} onClick={() => say({ kind: 'seen', pattern })}>
+            Seen clean
+          </Button>
+          <Button look="line" className={big} onClick={() => say({ kind: 'fewer', pattern, half: 'more' })}>
+            Fewer, half or more
+          </Button>
+          <Button look="line" className={big} onClick={() => say({ kind: 'fewer', pattern, half: 'less' })}>
+            Under half
+          </Button>
+          <Button look="line" className={big} onClick={() => ask('form')}>
+            Form …
+          </Button>
+        </>
+      )}
+      <Button look="line" className={big} onClick={() => ask('pain')}>
+        Pain …
+      </Button>
+      <Button look="line" className={big} onClick={() => say({ kind: 'effort', pattern, value: 7 })}>
+        Hard: no sentence
+      </Button>
+      <Button look="line" className={big} onClick={() => say({ kind: 'effort', pattern, value: 9 })}>
+        Far too hard
+      </Button>
+      {pattern && (
+        <>
+          <Button look="line" className={big} onClick={() => say({ kind: 'support', pattern, change: 'more' })}>
+            More hands
+          </Button>
+          <Button look="line" className={big} onClick={() => say({ kind: 'seat', pattern, change: 'higher' })}>
+            Higher seat
+          </Button>
+          <Button look="line" className={big} onClick={() => say({ kind: 'swap', pattern, code: '', forPain: true })}>
+            Did another one: it hurt
+          </Button>
+          <Button look="line" className={big} onClick={() => say({ kind: 'not-done', pattern, why: 'other' })}>
+            Not done
+          </Button>
+          <Button look="line" className={big} onClick={() => ask('stop')}>
+            Stopped …
+          </Button>
+        </>
+      )}
+      <Button look="line" className={big} onClick={() => say({ kind: 'absent' })}>
+        Went home, or never came
+      </Button>
+    </div>
+  );
+}
+
+/** Those of this rung first. */
+function Form({
+  pattern,
+  checks,
+  say,
+}: {
+  pattern: Pattern;
+  checks: readonly string[];
+  say: (content: ClassLogContent) => void;
+}) {
+  const [putRight, setPutRight] = useState(true);
+  const first = formChecks.filter((c) => checks.includes(c.code));
+  const rest = formChecks.filter((c) => !checks.includes(c.code) && c.stopSign !== true);
+  return (
+    <>
+      <div className="mt-3 flex flex-wrap gap-3" role="group" aria-label="After the cue">
+        {[true, false].map((right) => (
+          <button
+            key={String(right)}
+            type="button"
+            aria-pressed={putRight === right}
+            className="min-h-14 cursor-pointer rounded-md border-2 border-ink px-4 text-lg aria-pressed:bg-ink aria-pressed:text-board"
+            onClick={() => setPutRight(right)}
+          >
+            {right ? 'Put right by the cue' : 'Not put right'}
+          </button>
+        ))}
+      </div>
+      <div className={grid}>
+        {[...first, ...rest].map((c, i) => (
+          <Button
+            key={c.code}
+            look="line"
+            className={`${big} ${i < first.length ? 'border-4! font-extrabold' : 'font-medium!'}`}
+            onClick={() => say({ kind: 'form', pattern, check: c.code, putRight })}
+          >
+            <span className="first-letter:uppercase">{c.seen}</span>
+          </Button>
+        ))}
+      </div>
+    </>
+  );
+}
+
+function Pain({ pattern, say }: { pattern: Pattern | null; say: (content: ClassLogContent) => void }) {
+  const [joint, setJoint] = useState<LoadedJoint | null>(null);
+  const [side, setSide] = useState<Side | null>(null);
+  const [sharp, setSharp] = useState(false);
+  const choice =
+    'min-h-14 cursor-pointer rounded-md border-2 border-ink px-4 text-lg aria-pressed:bg-ink aria-pressed:text-board';
+  return (
+    <>
+      <div className="mt-3 flex flex-wrap gap-3" role="group" aria-label="Where">
+        {loadedJoints.map((j) => (
+          <button key={j} type="button" aria-pressed={joint === j} className={choice} onClick={() => setJoint(j)}>
+            {j}
+          </button>
+        ))}
+        {(['L', 'R'] as const).map((s) => (
+          <button
+            key={s}
+            type="button"
+            aria-pressed={side === s}
+            disabled={joint === 'back'}
+            className={`${choice} disabled:opacity-50`}
+            onClick={() => setSide(side === s ? null : s)}
+          >
+            {s === 'L' ? 'left' : 'right'}
+          </button>
+        ))}
+        <button type="button" aria-pressed={sharp} className={choice} onClick={() => setSharp(!sharp)}>
+          sharp, or rising
+        </button>
+      </div>
+      <div className="mt-3 grid grid-cols-6 gap-3 lg:grid-cols-11" role="group" aria-label="How much, 0 to 10">
+        {Array.from({ length: 11 }, (_, level) => (
+          <Button
+            key={level}
+            look="line"
+            className="num min-h-20! px-0! text-2xl"
+            disabled={joint === null}
+            onClick={() =>
+              joint && say({ kind: 'pain', pattern, joint, side: joint === 'back' ? null : side, level, sharp })
+            }
+          >
+            {level}
+          </Button>
+        ))}
+      </div>
+      {joint === null && <p className="mt-2 text-lg">First where, then how much.</p>}
+    </>
+  );
+}
+
+function Stop({
+  pattern,
+  set,
+  say,
+}: {
+  pattern: Pattern;
+  set: 'first' | 'later';
+  say: (content: ClassLogContent) => void;
+}) {
+  return (
+    <div className={grid}>
+      <Button look="line" className={big} onClick={() => say({ kind: 'stop', pattern, why: 'form', set })}>
+        Form went
+      </Button>
+      <Button look="line" className={big} onClick={() => say({ kind: 'stop', pattern, why: 'wish', set })}>
+        They wished to
+      </Button>
+      <Button look="line" className={big} onClick={() => say({ kind: 'stop', pattern, why: 'body', set })}>
+        Dizzy, breath, chest, pale: seat them; Hold calls help
+      </Button>
+    </div>
+  );
+}
