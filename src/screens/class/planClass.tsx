@@ -1,5 +1,14 @@
 'use client';
-import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
+import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+  type Announcements,
+  type UniqueIdentifier,
+} from '@dnd-kit/core';
 import {
   arrayMove,
   SortableContext,
@@ -96,6 +105,16 @@ export function PlanClass(props: Props) {
       else setFault(said.errors?.map((e) => e.message).join(' ') ?? 'This plan was not kept.');
     });
   const { plan, minutesPlanned, dropped, overMinutes, carry, seats, untested, heldAlready } = shown;
+  const titleOf = (id: UniqueIdentifier | undefined): string => {
+    const block = asked.blocks.find((b) => b.id === id);
+    return block ? (blockTitles[block.of] ?? '') : '';
+  };
+  const spoken: Announcements = {
+    onDragStart: ({ active }) => `${titleOf(active.id)} is picked up.`,
+    onDragOver: ({ active, over }) => `${titleOf(active.id)} is over ${titleOf(over?.id)}.`,
+    onDragEnd: ({ active, over }) => `${titleOf(active.id)} is put down at ${titleOf(over?.id)}.`,
+    onDragCancel: ({ active }) => `${titleOf(active.id)} stays where it was.`,
+  };
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
@@ -106,10 +125,10 @@ export function PlanClass(props: Props) {
     <div className="pt-5">
       <h1 className="text-2xl font-extrabold">{title}</h1>
       <div className="mt-3 flex flex-wrap items-end gap-x-5 gap-y-3">
-        <label className="font-semibold">
+        <label className="max-w-full font-semibold">
           Class
           <Choice
-            className="mt-1 block"
+            className="mt-1 block max-w-full"
             value={asked.template}
             onChange={(e) => {
               const t = templates.find((one) => one.id === e.target.value);
@@ -123,10 +142,10 @@ export function PlanClass(props: Props) {
             ))}
           </Choice>
         </label>
-        <div role="group" aria-label="Minutes there are" className="flex items-center gap-2">
+        <div role="group" aria-label="Minutes there are" className="flex flex-wrap items-center gap-2">
           <Button
             look="line"
-            aria-label="Five minutes less"
+            aria-label="− 5 minutes"
             onClick={() => change({ ...asked, minutes: Math.max(10, asked.minutes - 5) })}
           >
             − 5
@@ -136,7 +155,7 @@ export function PlanClass(props: Props) {
           </span>
           <Button
             look="line"
-            aria-label="Five minutes more"
+            aria-label="+ 5 minutes"
             onClick={() => change({ ...asked, minutes: Math.min(120, asked.minutes + 5) })}
           >
             + 5
@@ -149,7 +168,7 @@ export function PlanClass(props: Props) {
         </div>
       </div>
       <p className="mt-2">{templates.find((t) => t.id === asked.template)?.says}</p>
-      <div role="status">
+      <div role="status" data-testid="plan-told">
         {heldAlready && (
           <Told>A class of this group was held today already. Start this one only if it is another.</Told>
         )}
@@ -180,6 +199,7 @@ export function PlanClass(props: Props) {
           </h2>
           <DndContext
             id="blocks-dragged"
+            accessibility={{ announcements: spoken }}
             sensors={sensors}
             collisionDetection={closestCenter}
             onDragEnd={({ active, over }) => {
@@ -394,13 +414,13 @@ function BlockRow({
         </Button>
         {block?.parts && (
           <>
-            <Button look="line" className={small} aria-label={`${title}: a round less`} onClick={() => onMore(-1)}>
+            <Button look="line" className={small} aria-label={`${title} − round`} onClick={() => onMore(-1)}>
               − round
             </Button>
-            <Button look="line" className={small} aria-label={`${title}: a round more`} onClick={() => onMore(1)}>
+            <Button look="line" className={small} aria-label={`${title} + round`} onClick={() => onMore(1)}>
               + round
             </Button>
-            <Button look="line" className={small} aria-label={`${title} once more`} onClick={onTwice}>
+            <Button look="line" className={small} aria-label={`${title} twice`} onClick={onTwice}>
               twice
             </Button>
           </>

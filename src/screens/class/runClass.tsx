@@ -13,6 +13,7 @@ import { useKeys } from '../frame/keys';
 import { useAwake } from '../test/awake';
 import { Button, ButtonLink, Key } from '../touch/button';
 import { TickBox } from '../touch/field';
+import { FootBar } from '../touch/footBar';
 import { clockWords } from './clockWords';
 import { Different } from './different';
 import { useTellFace } from './faceChannel';
@@ -95,10 +96,7 @@ export function RunClass({ classKey, plan, lines: known, checks }: Props) {
         </div>
         <Shelves plan={plan} there={there} of={of} lines={log.lines} choose={setWho} />
       </div>
-      <div
-        className="sticky bottom-0 z-10 mt-3 flex flex-wrap items-center gap-3 border-t-4 border-ink bg-floor py-2.5"
-        data-fixed
-      >
+      <FootBar>
         {over ? (
           <CloseClass
             classKey={classKey}
@@ -148,14 +146,14 @@ export function RunClass({ classKey, plan, lines: known, checks }: Props) {
             ))}
           </ul>
         </details>
-        <p role="status" className="w-full text-base">
+        <p role="status" data-testid="run-told" className="w-full text-base empty:hidden">
           {log.refused !== null
             ? `The register refused a line: ${log.refused}`
             : log.unsent > 0
               ? `${log.unsent} ${log.unsent === 1 ? 'line waits' : 'lines wait'} in this browser and will be sent.`
               : ''}
         </p>
-      </div>
+      </FootBar>
       {chosen && (
         <Different
           name={chosen.short}

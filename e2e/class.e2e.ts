@@ -1,0 +1,214 @@
+import type { Page } from 'puppeteer-core';
+import { beforeAll, expect, onTestFinished, test } from 'vitest';
+import { findings } from './axe';
+import { addGroup, addReadyTo, hallFor, press, says, send, startServer, textOf, until, watchedPage } from './harness';
+import { looksWrong, resize, sizes } from './looks';
+
+/** An hour from the plan to the next level, with the server killed on the way. */
+const today = '2026-03-02';
+const hall = hallFor(today);
+const names = ['Ada Class', 'Ben Class', 'Cleo Class', 'Dora Class', 'Egon Class', 'Frida Class'];
+const ids: string[] = [];
+async function enter(personId: string, name: string, value: number): Promise<void> {
+  const entered = { seq: 0, atMs: 0, wallMs: Date.parse(today), by: 'hand', kind: 'entered', value, handsUsed: false };
+  const said = await send(hall, 'PUT', `/api/v1/attempts/${personId}-${name}`, {
+    ...{ personId, test: name, protocolVersion: 1, sittingDate: today, side: null, events: [entered] },
+    conditions: name === 'chair-stand-30s' ? { seatHeightCm: 43 } : {},
+  });
+  expect([name, said.status]).toEqual([name, 201]);
+}
+beforeAll(async () => {
+  for (const [i, name] of names.entries()) {
+    const id = await addReadyTo(hall, name, today, { heightCm: 160 + i, classesSoFar: 5 });
+    ids.push(id);
+    await enter(id, 'chair-stand-30s', 8 + i);
+    await enter(id, 'four-stage', 3);
+  }
+  addGroup(hall, 'monday', 'Monday morning', ids);
+});
+
+const visit = async (path: string) => {
+  const watched = await watchedPage(hall.browser, hall.server.url, 1);
+  onTestFinished(() => watched.page.close());
+  await watched.page.goto(hall.server.url + path, { waitUntil: 'networkidle0' });
+  return watched;
+};
+const looksRight = async (page: Page) => {
+  for (const [width, height] of sizes) {
+    await resize(page, width, height);
+    expect([width, await looksWrong(page)]).toEqual([width, []]);
+  }
+  await resize(page, 1280, 800);
+  expect((await findings(page)).violations).toEqual([]);
+};
+const blocks = (page: Page) => page.$$eval('[data-testid=block] .text-lg', (all) => all.map((b) => b.textContent));
+/** A button by its whole name. */
+const push = async (page: Page, name: string) => {
+  const button = await page.waitForSelector(`::-p-aria([name="${name}"][role="button"])`);
+  await button?.click();
+};
+/** What a drag by keys says of itself. */
+const announced = (page: Page, words: string) =>
+  page.waitForFunction(
+    (w) => [...document.querySelectorAll('[aria-live=assertive]')].some((el) => el.textContent.includes(w)),
+    {},
+    words,
+  );
+const keyOf = (page: Page): string => page.url().split('/').pop() ?? '';
+let key = '';
+
+test('nobody has a level yet: the plan says who must be tested or confirmed, and stands all the same', async () => {
+  const { page, faults } = await visit('/class/plan?group=monday');
+  await says(page, '[data-testid=plan-told]', 'Ada Class waits for your yes on Levels');
+  await page.goto(`${hall.server.url}/levels`, { waitUntil: 'networkidle0' });
+  await press(page, 'Confirm all');
+  await page.waitForFunction(
+    () => ![...document.querySelectorAll('main button')].some((b) => b.textContent.includes('Confirm')),
+  );
+  expect(faults).toEqual([]);
+});
+
+test('a plan out of a group: shortened it says what goes; dragged by mouse and by keys, repeated, taken out, undone; kept', async () => {
+  const { page, faults } = await visit('/class');
+  await looksRight(page);
+  await press(page, 'Plan its class');
+  await says(page, 'h1', 'A class for Monday morning');
+  await looksRight(page);
+  const whole = await blocks(page);
+  expect(whole.slice(0, 4)).toEqual(['Room check', 'Warm-up', 'Squat', 'Hinge']);
+  await press(page, 'only 20 minutes today');
+  await says(page, '[data-testid=plan-told]', 'To fit, this goes: everything beside the four; third rounds; the floor');
+  await press(page, 'Undo');
+  await page.waitForFunction(() => document.querySelector('[data-testid=minutes]')?.textContent === '40 min');
+  // By mouse: the squat under the hinge.
+  const grip = async (name: string) => (await page.waitForSelector(`[aria-label="Drag ${name}"]`))?.boundingBox();
+  const [from, to] = [await grip('Squat'), await grip('Hinge')];
+  await page.mouse.move((from?.x ?? 0) + 20, (from?.y ?? 0) + 20);
+  await page.mouse.down();
+  await page.mouse.move((to?.x ?? 0) + 20, (to?.y ?? 0) + 40, { steps: 12 });
+  await page.mouse.up();
+  await until(async () => (await blocks(page))[2] === 'Hinge');
+  // By keys: back again.
+  await page.focus('[aria-label="Drag Squat"]');
+  await page.keyboard.press('Space');
+  await announced(page, 'Squat is over Squat.');
+  await page.keyboard.press('ArrowUp');
+  await announced(page, 'Squat is over Hinge.');
+  await page.keyboard.press('Space');
+  await until(async () => (await blocks(page))[2] === 'Squat');
+  await push(page, 'Squat twice');
+  await until(async () => (await blocks(page)).filter((b) => b === 'Squat').length === 2);
+  await press(page, 'Undo');
+  await until(async () => (await blocks(page)).join() === whole.join());
+  await push(page, 'Ankles or step-up out');
+  await until(async () => !(await blocks(page)).includes('Ankles or step-up'));
+  await page.waitForFunction(() => !document.querySelector<HTMLButtonElement>('[data-fixed] button')?.disabled);
+  await press(page, 'Keep it and go to the class');
+  await page.waitForSelector('[data-testid=now-clock]');
+  key = keyOf(page);
+  expect(faults).toEqual([]);
+});
+
+test('it runs: a jump to the squat, four to look at, six exceptions, the server killed and a reload; nothing is lost, nothing twice', async () => {
+  const { page, faults } = await visit(`/class/${key}`);
+  await says(page, '[data-testid=now-block]', 'Intervals 30/15 by three');
+  await page.waitForFunction(() => !document.querySelector<HTMLButtonElement>('[data-fixed] button')?.disabled);
+  await page.keyboard.press('Space');
+  await says(page, '[data-testid=now-block]', 'Room check');
+  await looksRight(page);
+  await page.keyboard.press('ArrowRight');
+  await says(page, '[data-testid=now-block]', 'Warm-up');
+  await page.keyboard.press('ArrowRight');
+  await says(page, '[data-testid=now-block]', 'Squat');
+  expect(await page.$$eval('[data-testid=eyes] button', (all) => all.length)).toBe(4);
+  const first = (await page.$('[data-testid=eyes] button'))!;
+  await first.click();
+  await says(page, '[data-testid=last-line]', 'Ada C.: seen clean');
+  const different = async (who: string, ...taps: readonly string[]) => {
+    const name = `::-p-xpath(//section[@aria-label="Who does what"]//button[contains(., "${who}")])`;
+    await (await page.waitForSelector(name))?.click();
+    await page.waitForSelector('[role=dialog]');
+    for (const tap of taps) await push(page, tap);
+    await page.waitForSelector('[role=dialog]', { hidden: true });
+  };
+  await different('Ben C.', 'Fewer, half or more');
+  await hall.server.stop('SIGKILL');
+  await different('Cleo C.', 'Form …', 'Not put right', 'Heel leaves the floor');
+  await different('Dora C.', 'Pain …', 'shoulder', 'left', '2');
+  await different('Egon C.', 'More hands');
+  await different('Frida C.', 'Went home, or never came');
+  await says(page, '[data-testid=run-told]', 'wait in this browser and will be sent');
+  // A slip is taken back.
+  await different('Ben C.', 'Not done');
+  await press(page, 'Take back');
+  await says(page, '[data-testid=last-line]', 'Frida C.: not here');
+  hall.server = await startServer({ file: hall.file, today, port: hall.port });
+  await page.reload({ waitUntil: 'networkidle0' });
+  await says(page, '[data-testid=now-block]', 'Squat');
+  await page.waitForFunction(() => document.querySelector('[data-testid=run-told]')?.textContent === '');
+  const { body } = await send(hall, 'GET', `/api/v1/classes/${key}`);
+  const lines = (body as { lines: { content: { kind: string } }[] }).lines.map((l) => l.content.kind);
+  expect(lines.filter((k) => !['start', 'jump'].includes(k)).sort()).toEqual([
+    ...['absent', 'fewer', 'form', 'not-done', 'pain', 'seen', 'strike', 'support'],
+  ]);
+  expect(faults.filter((f) => !/ERR_CONNECTION_REFUSED|Failed to load resource/.test(f))).toEqual([]);
+});
+
+test('the screen of the hall shows the variants by number, no name and no word of health', async () => {
+  const { page, faults } = await visit(`/face/${key}`);
+  await says(page, 'h1', 'Squat');
+  const words = await textOf(page, 'main');
+  for (const name of names) expect(words).not.toContain(name.split(' ')[0]);
+  expect(words).not.toMatch(/pain|sore|[SLHB]\d\//i);
+  expect(await page.$$eval('svg[role=img]', (all) => all.length)).toBeGreaterThan(0);
+  expect((await findings(page)).violations).toEqual([]);
+  expect(faults).toEqual([]);
+});
+
+test('it ends: the two questions, what follows with the lines that made it; taken back, and the next class starts from it', async () => {
+  const { page, faults } = await visit(`/class/${key}`);
+  await page.waitForFunction(() => !document.querySelector<HTMLButtonElement>('[data-fixed] button')?.disabled);
+  while (!(await textOf(page, '[data-testid=now-block]')).includes('Two questions')) {
+    const was = await textOf(page, '[data-testid=now-block]');
+    await page.keyboard.press('ArrowRight');
+    await page.waitForFunction(
+      (before) => document.querySelector('[data-testid=now-block]')?.textContent !== before,
+      {},
+      was,
+    );
+  }
+  const unasked = () => page.$$eval('section[aria-label="Two questions"] p button', (all) => all.length);
+  for (let left = await unasked(); left > 0; left--) {
+    await press(page, 'Asked everybody: no more hands');
+    await until(async () => (await unasked()) === left - 1);
+  }
+  await looksRight(page);
+  await page.keyboard.press('ArrowRight');
+  await press(page, 'End the class');
+  await press(page, 'What follows from it');
+  await says(page, 'h1', 'After the class');
+  await says(page, 'main', '5 there');
+  await looksRight(page);
+  const row = (who: string, pattern: string) =>
+    page.$$eval(
+      'main li',
+      (all, w, p) =>
+        all.find((li) => li.textContent.includes(w) && li.querySelector('b')?.textContent === p)?.textContent ?? '',
+      who,
+      pattern,
+    );
+  expect(await row('Ben Class', 'S')).toContain('short, fewer');
+  expect(await row('Cleo Class', 'S')).toContain('heavy, heel-up');
+  // On a shelf under his own rung: that counts neither for it nor against it.
+  expect(await row('Egon Class', 'S')).toBe('');
+  expect(await row('Frida Class', 'S')).toBe('');
+  expect(await row('Ada Class', 'S')).toContain('becomes');
+  await push(page, 'Take back Ada Class, S');
+  await page.waitForFunction(() => document.querySelector('main')?.textContent.includes('taken back'));
+  // The next plan of the group knows that one was held today.
+  await page.goto(`${hall.server.url}/class/plan?group=monday`, { waitUntil: 'networkidle0' });
+  await says(page, '[data-testid=plan-told]', 'A class of this group was held today already');
+  const { body } = await send(hall, 'GET', `/api/v1/people/${ids[1] ?? ''}`);
+  expect(JSON.stringify(body)).not.toContain('undefined');
+  expect(faults).toEqual([]);
+});
