@@ -54,6 +54,10 @@ const aside = new Set([
   'home-card',
   'coaching',
   'history',
+  'own-exercise',
+  'swap',
+  'movement',
+  'hold',
 ]);
 mkdirSync(target, { recursive: true });
 
@@ -145,6 +149,63 @@ await withDemo(async ({ browser, url, idOf }) => {
       await page.type('#does', 'Wring a towel with both hands, elbows in.');
       for (const joint of ['knee', 'hip', 'back', 'ankle']) await page.select(`select[aria-label^="${joint}"]`, 'none');
       await page.waitForSelector('[data-testid=open-for]');
+      await settle();
+    },
+    'class-plan': async () => {
+      await visit('/levels');
+      const all = await page.$('::-p-xpath(//button[contains(., "Confirm all")])');
+      if (all) {
+        await all.click();
+        await page.waitForFunction(
+          () => ![...document.querySelectorAll('main button')].some((b) => /^Confirm/.test(b.textContent)),
+        );
+      }
+      await visit('/class');
+      await visit(await page.$eval('a[href^="/class/plan?group"]', (a) => a.getAttribute('href')));
+      await settle();
+    },
+    'class-run': async () => {
+      await shots['class-plan']();
+      await clickWords('Keep it and go');
+      await page.waitForSelector('[data-testid=now-clock]');
+      await settle();
+      const block = () => page.$eval('[data-testid=now-block]', (e) => e.textContent).catch(() => '');
+      await page.keyboard.press('Space');
+      for (const title of ['Room check', 'Warm-up', 'Squat']) {
+        while ((await block()) !== title) await settle();
+        if (title !== 'Squat') await page.keyboard.press('ArrowRight');
+      }
+      await page.click('[data-testid=eyes] button');
+      await page.waitForFunction(() => /round 1/.test(document.querySelector('[data-testid=now-state]').textContent), {
+        timeout: 90_000,
+      });
+    },
+    'class-after': async () => {
+      await shots['class-run']();
+      for (
+        let at = '';
+        at !== 'Two questions';
+        at = await page.$eval('[data-testid=now-block]', (e) => e.textContent)
+      ) {
+        await page.keyboard.press('ArrowRight');
+        await settle();
+      }
+      for (let left = 2; left > 0; left--) {
+        await clickWords('Asked everybody');
+        await settle();
+      }
+      await page.keyboard.press('ArrowRight');
+      for (const words of ['End the class', 'What follows from it']) {
+        await page.waitForSelector(`::-p-xpath(//*[self::a or self::button][contains(., "${words}")])`);
+        await clickWords(words);
+      }
+      await page.waitForFunction(() => /After the class/.test(document.querySelector('h1').textContent));
+      await settle();
+    },
+    'class-face': async () => {
+      await shots['class-run']();
+      await visit(`/face/${page.url().split('/').pop()}`);
+      await settle();
       await settle();
     },
     retest: () => visit(`/people/${odile}/retest`),
@@ -356,7 +417,9 @@ await withDemo(async ({ browser, url, idOf }) => {
   };
   const clickWords = (words) =>
     page.evaluate((w) => {
-      const found = [...document.querySelectorAll('button, label')].find((e) => e.textContent.trim().startsWith(w));
+      const found = [...document.querySelectorAll('button, label, main a')].find((e) =>
+        e.textContent.trim().startsWith(w),
+      );
       found?.click();
       return found !== undefined;
     }, words);

@@ -9,6 +9,7 @@ import { levelWords } from '../levels/levelWords';
 import { lookOf } from '../drawing/patterns';
 import { Button, ButtonLink } from '../touch/button';
 import { FootBar } from '../touch/footBar';
+import { seenWords } from './seenWords';
 import { useOneAtATime } from '../touch/useOneAtATime';
 
 interface Props {
@@ -35,7 +36,7 @@ const groups: readonly (readonly [title: string, of: (p: ProposalNow) => boolean
 const sayWords: Readonly<Record<OutcomeKind, string>> = {
   up: 'You have done this twice, clean. A little more next week.',
   stay: 'This is right for you. Same again.',
-  'dose-up': 'One more than last time.',
+  'dose-up': 'A little more than last time.',
   back: 'A lighter week. We go back up when it feels easy.',
   less: 'One round less next time.',
   'dose-set': 'As many as today.',
@@ -167,7 +168,7 @@ function whyWords({ today, why }: Proposal): string {
       case 'fewer':
         return [content.half === 'less' ? 'under half' : 'fewer'];
       case 'form':
-        return [`${content.check}${content.putRight ? ', put right' : ''}`];
+        return [`${seenWords(content.check)}${content.putRight ? ', put right' : ''}`];
       case 'stop':
         return [`stopped: ${content.why}`];
       case 'support':

@@ -7,6 +7,7 @@ import { clockOf, presentIn, standing } from '../../core/train/log';
 import { eyesFor, type EyeReason } from '../../core/train/eyes';
 import { compile } from '../../core/train/timeline';
 import { toneKinds, type ToneKind } from '../../core/train/tones';
+import { seenWords } from './seenWords';
 import { isVariant, type Doing, type Variant } from '../../core/train/variant';
 import { handsAreNamed, handWords } from '../levels/levelWords';
 import { useKeys } from '../frame/keys';
@@ -86,8 +87,10 @@ export function RunClass({ classKey, plan, lines: known, checks }: Props) {
       <h1 className="sr-only">{plan.title}</h1>
       <div className="grid gap-x-6 gap-y-3 xl:grid-cols-[minmax(0,1fr)_28rem]">
         <div className="min-w-0">
-          <Clock now={now} plan={plan} />
-          {block?.kind === 'log' || over ? (
+          <Clock now={now} plan={plan} small={block?.kind === 'log' || block?.kind === 'check' || over} />
+          {block?.kind === 'check' && !over ? (
+            <NextDay plan={plan} there={there} log={log.lines} note={log.note} />
+          ) : block?.kind === 'log' || over ? (
             <Questions plan={plan} there={there} log={log.lines} note={log.note} choose={setWho} />
           ) : (
             part && <Eyes plan={plan} pattern={part.pattern} there={there} lines={log.lines} note={log.note} />
@@ -184,7 +187,8 @@ function doingOf(
   return mine?.find((d) => d.personId === id) ?? null;
 }
 
-function Clock({ now: { elapsedS, held, moment }, plan }: { now: Now; plan: ClassPlan }) {
+/** While the room is asked something the questions have the place. */
+function Clock({ now: { elapsedS, held, moment }, plan, small }: { now: Now; plan: ClassPlan; small: boolean }) {
   const { span, rep, next } = moment;
   const block = span ? plan.laid[span.block] : undefined;
   const over = elapsedS !== null && moment.classLeftS <= 0;
@@ -206,7 +210,11 @@ function Clock({ now: { elapsedS, held, moment }, plan }: { now: Now; plan: Clas
         </p>
       </div>
       <div className="flex flex-wrap items-end gap-x-8">
-        <p className="num text-[clamp(6rem,17vw,13.5rem)] leading-none font-bold" role="timer" data-testid="now-clock">
+        <p
+          className={`num leading-none font-bold ${small ? 'text-6xl' : 'text-[clamp(6rem,17vw,13.5rem)]'}`}
+          role="timer"
+          data-testid="now-clock"
+        >
           {clockWords(elapsedS === null ? moment.classLeftS : moment.spanLeftS)}
         </p>
         {rep && (
@@ -220,8 +228,11 @@ function Clock({ now: { elapsedS, held, moment }, plan }: { now: Now; plan: Clas
           </p>
         )}
       </div>
-      <p className="min-h-12 text-[clamp(1.5rem,3vw,2.4rem)] leading-tight font-semibold" data-testid="now-cue">
-        {span?.cue ?? ''}
+      <p
+        className="min-h-12 empty:min-h-0 text-[clamp(1.5rem,3vw,2.4rem)] leading-tight font-semibold"
+        data-testid="now-cue"
+      >
+        {small ? '' : (span?.cue ?? '')}
       </p>
       <p className="num mt-1 flex flex-wrap gap-x-6 text-lg">
         <span>Block {clockWords(moment.blockLeftS)}</span>
@@ -276,6 +287,55 @@ function Eyes({
           </li>
         ))}
       </ul>
+    </section>
+  );
+}
+
+/** Asked of the last class at the start of this one: stiff on both sides and gone in two days is not worse. */
+function NextDay({
+  plan,
+  there,
+  log,
+  note,
+}: {
+  plan: ClassPlan;
+  there: ReadonlySet<string>;
+  log: readonly WrittenLine[];
+  note: (content: ClassLogContent, personId?: string | null) => void;
+}) {
+  const lines = standing(log);
+  const worse = new Set(
+    lines.flatMap((l) => (l.content.kind === 'next-day' && l.content.worse && l.personId ? [l.personId] : [])),
+  );
+  const asked = lines.some((l) => l.content.kind === 'asked' && l.content.what === 'next-day');
+  return (
+    <section aria-label="The day after" className="mt-3 border-2 border-ink bg-board p-3">
+      <p className="text-xl font-bold">Who was worse than usual the day after, in a joint or on one side?</p>
+      <ul className="mt-2 flex flex-wrap gap-2">
+        {plan.who
+          .filter((w) => there.has(w.id))
+          .map((w) => (
+            <li key={w.id}>
+              <button
+                type="button"
+                aria-pressed={worse.has(w.id)}
+                className="min-h-12 cursor-pointer rounded-md border-2 border-ink px-3 font-semibold aria-pressed:bg-ink aria-pressed:text-board"
+                onClick={() =>
+                  !worse.has(w.id) && note({ kind: 'next-day', worse: true, joint: null, side: null }, w.id)
+                }
+              >
+                {w.short}
+              </button>
+            </li>
+          ))}
+      </ul>
+      <p className="mt-2">
+        {asked ? (
+          <b>Asked.</b>
+        ) : (
+          <Button onClick={() => note({ kind: 'asked', what: 'next-day' })}>Asked everybody</Button>
+        )}
+      </p>
     </section>
   );
 }
@@ -341,7 +401,7 @@ const lineWords = ({ content }: WrittenLine): string | null => {
     case 'fewer':
       return content.half === 'less' ? 'under half' : 'fewer';
     case 'form':
-      return `${content.check}${content.putRight ? ', put right' : ', not put right'}`;
+      return `${seenWords(content.check)}${content.putRight ? ', put right' : ', not put right'}`;
     case 'pain':
       return `${content.joint} ${content.level}${content.sharp ? ', sharp' : ''}`;
     case 'effort':
