@@ -44,6 +44,10 @@ export function useClassLog(key: string, known: readonly WrittenLine[]): ClassLo
   const [writer, setWriter] = useState('');
   const chain = useRef<Promise<unknown>>(Promise.resolve());
   const next = useRef(0);
+  const latest = useRef<readonly KeptLog[]>([]);
+  useEffect(() => {
+    latest.current = own;
+  });
 
   useEffect(() => {
     let live = true;
@@ -65,9 +69,7 @@ export function useClassLog(key: string, known: readonly WrittenLine[]): ClassLo
     return () => {
       live = false;
     };
-    // Read once a page: what is written after that is known here.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [key]);
+  }, [key, known]);
 
   const replace = (log: KeptLog) => setOwn((now) => [...now.filter((l) => l.id !== log.id), log]);
 
@@ -94,7 +96,7 @@ export function useClassLog(key: string, known: readonly WrittenLine[]): ClassLo
     let live = true;
     let waits: ReturnType<typeof setTimeout> | undefined;
     const round = async () => {
-      for (const log of own) {
+      for (const log of latest.current) {
         if (log.lines.length <= log.sent) continue;
         const said = await sendLog(log);
         if (!live) return;
@@ -117,7 +119,6 @@ export function useClassLog(key: string, known: readonly WrittenLine[]): ClassLo
       clearTimeout(waits);
     };
     // A new line is sent at once; nothing else begins a round.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [key, ready, unsent]);
 
   const mine = own.flatMap(written);
