@@ -11,12 +11,12 @@ import { addDays } from '../core/math/days';
 import { shortNames } from '../core/math/names';
 import type { ClassBlock } from '../core/shapes/class';
 import type { PlanAsked } from '../core/shapes/classPlan';
-import { setPatterns, type Facts, type IsoDate, type Pattern } from '../core/shapes/facts';
+import { patterns, setPatterns, type Facts, type IsoDate, type Pattern } from '../core/shapes/facts';
 import type { Ladder, LevelRules } from '../core/shapes/ladder';
 import type { PersonId } from '../core/shapes/person';
 import { eyeOn, type Eye } from '../core/train/eyes';
 import { askedOf, blockBook, layBlocks } from '../core/train/lay';
-import { pastSessions, type HeldClass, type PastSession } from '../core/train/past';
+import { pastSessions, trainedIn, type HeldClass, type PastSession, type TrainedPattern } from '../core/train/past';
 import {
   doings,
   seatsOf,
@@ -196,10 +196,10 @@ const patternsOf = (one: HeldClass | undefined): Pattern[] => [
 ];
 
 function eyesOf(people: readonly InClass[], classes: readonly HeldClass[], laid: readonly ClassBlock[]): Eye[] {
-  const patterns = new Set(laid.flatMap((b) => (b.parts ?? []).map((p) => p.pattern)));
+  const inIt = new Set(laid.flatMap((b) => (b.parts ?? []).map((p) => p.pattern)));
   return people.flatMap((one) =>
     one.ladders.flatMap(({ ladder: { pattern }, level }) => {
-      const why = patterns.has(pattern) ? eyeOn(pastOf(one, classes, pattern), level.rung) : null;
+      const why = inIt.has(pattern) ? eyeOn(pastOf(one, classes, pattern), level.rung) : null;
       return why ? [{ personId: one.view.person.id, pattern, why }] : [];
     }),
   );
@@ -347,4 +347,13 @@ export function rungsIn({ doing }: ClassPlan) {
       }),
     );
   return { checks: by((p, r) => moveOf(p, r)?.checks), poses: by(posesOf) };
+}
+
+/** The classes of somebody over sixteen weeks, a row a pattern. */
+export async function readTraining(
+  desk: Desk,
+  { person, known }: Pick<PersonView, 'person' | 'known'>,
+): Promise<TrainedPattern[]> {
+  const classes = await heldClasses(desk, [person.id], addDays(desk.today(), -readBackDays));
+  return trainedIn(classes, person.id, patterns, known.intake.classesSoFar);
 }

@@ -67,3 +67,24 @@ export function pastSessions(
   }
   return past;
 }
+
+/** The sessions of one pattern, oldest first. */
+export interface TrainedPattern {
+  readonly pattern: Pattern;
+  readonly sessions: readonly Pick<PastSession, 'key' | 'day' | 'rung' | 'code' | 'grade'>[];
+}
+
+/** All that somebody trained in these classes, a row a pattern in the order of the ladders. */
+export function trainedIn(
+  classes: readonly HeldClass[],
+  personId: PersonId,
+  order: readonly Pattern[],
+  before: number,
+): TrainedPattern[] {
+  return order.flatMap((pattern) => {
+    const sessions = pastSessions(classes, personId, pattern, before).reverse();
+    return sessions.length > 0
+      ? [{ pattern, sessions: sessions.map(({ key, day, rung, code, grade }) => ({ key, day, rung, code, grade })) }]
+      : [];
+  });
+}

@@ -17,7 +17,9 @@ import { ToDecide, type Correct } from './toDecide';
 import { countedIn } from '../../core/measure/trial';
 import { protocolById } from '../../catalogue/protocols';
 import type { Standing } from '../../core/level/standing';
+import type { TrainedPattern } from '../../core/train/past';
 import type { PersonView } from '../../core/view/personView';
+import { Training } from '../class/training';
 import { ButtonLink } from '../touch/button';
 import { states, stateOfReadiness } from '../states';
 import { dayWords, placeWords, sectionWords, stopReasonWords } from '../words';
@@ -33,7 +35,15 @@ const nextButton: Readonly<Record<Step, string>> = {
 };
 
 /** One person: the next thing first, then where they stand, what they do, what there was. */
-export function PersonScreen({ view, correct }: { view: PersonView; correct: Correct }) {
+export function PersonScreen({
+  view,
+  correct,
+  training = [],
+}: {
+  view: PersonView;
+  correct: Correct;
+  training?: readonly TrainedPattern[];
+}) {
   const { person, known, path, otherAttempts } = view;
   const levels = sentencesIn(view.levels, view.units);
   const hrefs = personHrefs(person.id, path.next);
@@ -112,6 +122,7 @@ export function PersonScreen({ view, correct }: { view: PersonView; correct: Cor
             Levels
           </Heading>
           <LevelLine view={view} />
+          <Training patterns={training} />
           <Readiness known={known} personId={person.id} />
           {levels.cautions.length > 1 && (
             <>
