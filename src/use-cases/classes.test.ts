@@ -6,7 +6,7 @@ import type { ClassLine, ClassLogContent } from '../core/shapes/classLog';
 import { askedOf } from '../core/train/lay';
 import { isVariant } from '../core/train/variant';
 import { demoCopy } from '../demo/demoCopy';
-import { makePlan, readClass, saveClass } from './classes';
+import { makePlan, proposeClass, readClass, saveClass } from './classes';
 import { closeForgotten, confirmProposals, readProposals, saveClassLog, takeBackProposals } from './classLog';
 import { confirmLevels } from './confirmLevels';
 import { deskOf } from './desk';
@@ -83,6 +83,11 @@ describe('a plan', () => {
       ...[['B', 'S5', null] as const, ['B', 'S5', 'rung'] as const, ['A', 'S2', null] as const],
     ]);
     expect(carry.find((c) => c.what === 'firm chairs')?.need).toBeGreaterThanOrEqual(2);
+  });
+  test('of nobody stands empty and is proposed all the same', async () => {
+    const asked = await proposeClass(desk(), null);
+    const { plan, untested } = await makePlan(desk(), { ...asked, people: [] });
+    expect([plan.who, untested, plan.doing.every((d) => d.parts.every((p) => p.length === 0))]).toEqual([[], [], true]);
   });
   test('is kept once under its key, may be planned anew until it begins, and no more after that', async () => {
     expect(await saveClass(desk(), 'class-plan-1', body(first))).toEqual({ kind: 'created' });

@@ -81,6 +81,10 @@ export function PlanClass(props: Props) {
     if (!undoing) setBefore((was) => [...was, asked].slice(-50));
     setAsked(next);
     const mine = ++newest.current;
+    if (next.people.length === 0) {
+      setFault('Somebody has to come: tick who does.');
+      return;
+    }
     work(async () => {
       const said = await make(next).catch(() => null);
       // Of several changes only the newest shows.
@@ -238,10 +242,19 @@ export function PlanClass(props: Props) {
           </DndContext>
         </section>
         <div className="grid content-start gap-5">
-          <section aria-labelledby="who">
+          <section aria-labelledby="who" data-testid="who">
             <h2 id="who" className="border-b-2 border-ink pb-1 text-lg font-bold">
               Who comes: {asked.people.length} of {people.length}
             </h2>
+            {people.length === 0 && (
+              <p className="py-2">
+                Nobody yet: put people into this group, or let them sit in today, on{' '}
+                <a href="/people" className="text-squat underline underline-offset-4">
+                  People
+                </a>
+                .
+              </p>
+            )}
             <ul className="grid grid-cols-2 gap-x-4">
               {people.map((p) => (
                 <li key={p.id}>
