@@ -1,12 +1,8 @@
 import 'fake-indexeddb/auto';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
-import type { ClassLine } from '../../core/shapes/classLog';
-import { keepLine, keptLogs, sendLog } from './keepLog';
+import { keepLine, keptLogs, sendLog, withLine, type NewLine } from './keepLog';
 
-const line = (seq: number): ClassLine => ({
-  ...{ seq, wallMs: 1000 + seq, personId: 'p' },
-  content: { kind: 'seen', pattern: 'S' },
-});
+const line = (n: number): NewLine => ({ wallMs: 1000 + n, personId: 'p', content: { kind: 'seen', pattern: 'S' } });
 let key = '';
 let n = 0;
 beforeEach(() => {
@@ -46,7 +42,7 @@ test.each<[string, () => Promise<Response>]>([
   const log = await keepLine(key, 'a', line(0));
   vi.stubGlobal('fetch', fetch);
   expect(await sendLog(log)).toBe('later');
-  expect((await keptLogs(key))[0]).toMatchObject({ sent: 0, lines: [line(0)] });
+  expect((await keptLogs(key))[0]).toMatchObject({ sent: 0, lines: [{ seq: 0, ...line(0) }] });
 });
 
 test('what the register refuses is told in its words, and kept', async () => {
@@ -54,4 +50,11 @@ test('what the register refuses is told in its words, and kept', async () => {
   vi.stubGlobal('fetch', answers(409, { detail: 'This key was noted with other content.' }));
   expect(await sendLog(log)).toEqual({ refused: 'This key was noted with other content.' });
   expect((await keptLogs(key))[0]?.lines).toHaveLength(1);
+});
+
+test('two tabs that write in one log at once never share a number; what the register has is not numbered again', async () => {
+  await Promise.all([0, 1, 2, 3].map((n) => keepLine(key, 'a', line(n))));
+  expect((await keptLogs(key))[0]?.lines.map((l) => l.seq)).toEqual([0, 1, 2, 3]);
+  expect((await keepLine(key, 'b', line(0), 7)).lines.map((l) => l.seq)).toEqual([7]);
+  expect(withLine(undefined, key, 'c', line(0), 2)).toMatchObject({ lines: [{ seq: 2 }], sent: 0 });
 });

@@ -31,14 +31,31 @@ const idOf = (key: string, writer: string): string => `${key} ${writer}`;
 /** Whatever this browser wrote of a class, by every page it was open in. */
 export const keptLogs = async (key: string): Promise<KeptLog[]> => (await logs()).getAllFromIndex('logs', 'key', key);
 
-/** Keeps a line before anything shows it: nothing that was seen on the screen is lost with the page. */
-export async function keepLine(key: string, writer: string, line: ClassLine): Promise<KeptLog> {
-  const tx = (await logs()).transaction('logs', 'readwrite', { durability: 'relaxed' });
-  const known = await tx.store.get(idOf(key, writer));
-  const log: KeptLog = {
+/** A line before it has its number. */
+export type NewLine = Omit<ClassLine, 'seq'>;
+
+/** A log with one line more; its number is the next one, and none under `least`, which the register has already. */
+export function withLine(
+  known: KeptLog | undefined,
+  key: string,
+  writer: string,
+  line: NewLine,
+  least: number,
+): KeptLog {
+  const last = known?.lines.at(-1)?.seq ?? -1;
+  return {
     ...{ id: idOf(key, writer), key, writer, register: known?.register ?? thisRegister() },
-    ...{ lines: [...(known?.lines ?? []), line], sent: known?.sent ?? 0 },
+    ...{ lines: [...(known?.lines ?? []), { seq: Math.max(last + 1, least), ...line }], sent: known?.sent ?? 0 },
   };
+}
+
+/**
+ * Keeps a line before anything shows it: nothing that was seen on the screen is lost with the page. Numbers are given here,
+ * in one transaction: a tab that was doubled writes on in the same log.
+ */
+export async function keepLine(key: string, writer: string, line: NewLine, least = 0): Promise<KeptLog> {
+  const tx = (await logs()).transaction('logs', 'readwrite', { durability: 'relaxed' });
+  const log = withLine(await tx.store.get(idOf(key, writer)), key, writer, line, least);
   await tx.store.put(log);
   await tx.done;
   return log;

@@ -1,7 +1,7 @@
 'use client';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { ClassLine, ClassLogContent, WrittenLine } from '../../core/shapes/classLog';
-import { keepLine, keptLogs, sendLog, type KeptLog } from './keepLog';
+import type { ClassLogContent, WrittenLine } from '../../core/shapes/classLog';
+import { keepLine, keptLogs, sendLog, withLine, type KeptLog } from './keepLog';
 
 /** What this page and the others say of a class, and whether the register has it. */
 export interface ClassLog {
@@ -43,7 +43,8 @@ export function useClassLog(key: string, known: readonly WrittenLine[]): ClassLo
   const [ready, setReady] = useState(false);
   const [writer, setWriter] = useState('');
   const chain = useRef<Promise<unknown>>(Promise.resolve());
-  const next = useRef(0);
+  /** Numbers under it the register has, whatever this browser remembers. */
+  const least = useRef(0);
   const latest = useRef<readonly KeptLog[]>([]);
   useEffect(() => {
     latest.current = own;
@@ -59,9 +60,7 @@ export function useClassLog(key: string, known: readonly WrittenLine[]): ClassLo
       })
       .then((logs) => {
         if (!live) return;
-        const mine = logs.find((l) => l.writer === me)?.lines.length ?? 0;
-        const there = known.filter((l) => l.writer === me).length;
-        next.current = Math.max(mine, there);
+        least.current = Math.max(-1, ...known.filter((l) => l.writer === me).map((l) => l.seq)) + 1;
         setOwn(logs);
         setWriter(me);
         setReady(true);
@@ -71,21 +70,23 @@ export function useClassLog(key: string, known: readonly WrittenLine[]): ClassLo
     };
   }, [key, known]);
 
-  const replace = (log: KeptLog) => setOwn((now) => [...now.filter((l) => l.id !== log.id), log]);
-
   const note = useCallback(
     (content: ClassLogContent, personId: string | null = null) => {
       if (writer === '') return;
-      const line: ClassLine = { seq: next.current, wallMs: Date.now(), personId, content };
-      next.current += 1;
+      const line = { wallMs: Date.now(), personId, content };
       // One after the other, in the order in which they were tapped.
       chain.current = chain.current
-        .then(() => keepLine(key, writer, line))
+        .then(() => keepLine(key, writer, line, least.current))
         .catch((error: unknown) => {
+          // Kept by this page alone, and sent from it.
           console.error('Not kept in this browser, only sent:', error);
-          return null;
+          const known = latest.current.find((l) => l.writer === writer);
+          return withLine(known, key, writer, line, least.current);
         })
-        .then((log) => log && replace(log));
+        .then((log) => {
+          latest.current = [...latest.current.filter((l) => l.id !== log.id), log];
+          setOwn(latest.current);
+        });
     },
     [key, writer],
   );
