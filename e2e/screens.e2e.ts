@@ -48,7 +48,7 @@ beforeAll(async () => {
   await watched.page.goto(server.url + odile('/scores/chair-stand-30s')(), { waitUntil: 'networkidle0' });
   attempt = await watched.page.$eval('a[href*="/attempts/"]', (a) => a.pathname);
   await watched.page.goto(`${server.url}/people/groups`, { waitUntil: 'networkidle0' });
-  classToday = await watched.page.$eval('a[href$="/class"]', (a) => a.pathname);
+  classToday = await watched.page.$eval('a[href^="/people/groups/"][href$="/class"]', (a) => a.pathname);
 });
 afterAll(async () => {
   await browser.close();
