@@ -2,8 +2,9 @@ import type { Level } from '../core/level/answer';
 import { levelAt, withAccessories } from '../core/level/assign';
 import { isOpen, isOver } from '../core/level/standing';
 import { addDays } from '../core/math/days';
-import { ladderKey, type IsoDate } from '../core/shapes/facts';
+import { ladderKey, type Facts, type IsoDate } from '../core/shapes/facts';
 import type { LevelRules } from '../core/shapes/ladder';
+import type { PersonId } from '../core/shapes/person';
 import { nextDial, oneDialBack } from '../core/train/dials';
 import { isLine, presentIn, standing } from '../core/train/log';
 import type { HeldClass } from '../core/train/past';
@@ -33,6 +34,7 @@ import { logBody } from '../schemas/classLog';
 import { parse, type FieldError } from '../schemas/parse';
 import { heldClasses, pastOf, peopleInClass, testOfFact, type InClass } from './classes';
 import { together, type Desk } from './desk';
+import { hashOf } from './hash';
 import { factsOfPerson } from './readPeople';
 
 /** Sessions of the last sixteen weeks are read: so long a rung stays shown. */
@@ -91,7 +93,7 @@ async function follow(desk: Desk, key: string): Promise<void> {
       await storeEntry(
         desk.db,
         {
-          ...{ id: `${key.slice(0, 40)}-pain-${writer.slice(0, 8)}-${seq}`, personId, on: day, savedAt },
+          ...{ id: entryId(key, 'pain', writer, seq), personId, on: day, savedAt },
           content: { kind: 'pain', joint: content.joint, side: sideOf(content), level: content.level, since: null },
         },
         desk.who,
@@ -108,9 +110,17 @@ async function follow(desk: Desk, key: string): Promise<void> {
   for (const [seq, { personId, proposal }] of made.entries()) {
     const one = people.find((p) => p.view.person.id === personId);
     if (one && proposal.to && holdsAtOnce.has(proposal.kind))
-      await decide(desk, one, rules, day, proposalId(key, seq), proposal.to);
+      await decide(
+        desk,
+        { personId, day, rulesVersion: rules.version, normsVersion: one.view.normsVersion, facts: one.facts },
+        proposalId(key, seq),
+        proposal.to,
+      );
   }
 }
+
+/** The same line of the same class is the same entry, however often it is worked out; short enough to be taken back by. */
+const entryId = (...of: readonly (string | number)[]): string => `class-${hashOf(of.join(' ')).slice(0, 40)}`;
 
 /** The back and the neck have no side. */
 const sideOf = ({ joint, side }: { readonly joint: string; readonly side: 'L' | 'R' | null }) =>
@@ -134,7 +144,7 @@ async function keepShown(
       await storeEntry(
         desk.db,
         {
-          ...{ id: `${key.slice(0, 24)}-${id.slice(0, 30)}-${ladder.pattern}`, personId: id, on: day },
+          ...{ id: entryId(key, 'shown', id, ladder.pattern), personId: id, on: day },
           savedAt: desk.now().toISOString(),
           content: { kind: 'shown', pattern: shown.pattern, rung: shown.rung, ...held },
         },
@@ -174,21 +184,34 @@ function proposalsOf(one: InClass, classes: readonly HeldClass[], rules: LevelRu
   return proposalsFor(all, facts.sessionsLogged <= 2);
 }
 
-const proposalId = (key: string, seq: number): string => `${key.slice(0, 50)}-p${seq}`;
+const proposalId = (key: string, seq: number): string => `${key}-p${seq}`;
 const takenBackId = (key: string, seq: number): string => `${proposalId(key, seq)}-back`;
 
-async function decide(
+/** What a decision is made by. */
+interface DecidedBy {
+  readonly personId: PersonId;
+  readonly day: IsoDate;
+  readonly rulesVersion: string;
+  readonly normsVersion: string;
+  readonly facts: Facts;
+}
+
+/** A level that a class brought, in force from now on. */
+const decide = (desk: Desk, by: DecidedBy, id: string, level: Level): Promise<void> =>
+  addDecision(desk.db, { ...by, id, at: desk.now().toISOString(), by: desk.who, kind: 'class', levels: [level] });
+
+/** What somebody is judged by now; `null` where nobody is called that. */
+async function judgedNow(
   desk: Desk,
-  { view, facts }: Pick<InClass, 'view' | 'facts'>,
-  rules: Pick<LevelRules, 'version'>,
-  day: IsoDate,
-  id: string,
-  level: Level,
-): Promise<void> {
-  await addDecision(desk.db, {
-    ...{ id, personId: view.person.id, day, at: desk.now().toISOString(), by: desk.who, kind: 'class' },
-    ...{ rulesVersion: rules.version, normsVersion: view.normsVersion, facts, levels: [level] },
-  });
+  personId: PersonId,
+): Promise<{ readonly by: DecidedBy; readonly rules: LevelRules } | null> {
+  const found = await factsOfPerson(desk, personId);
+  if (!found) return null;
+  const { rules, normsVersion, facts, today } = found;
+  return {
+    by: { personId, day: today, rulesVersion: rules.version, normsVersion, facts },
+    rules: withAccessories(rules),
+  };
 }
 
 export async function readProposals(desk: Desk, key: string): Promise<ProposalNow[]> {
@@ -221,28 +244,13 @@ export async function confirmProposals(desk: Desk, key: string, seqs: readonly n
     let changed = false;
     for (const { seq, personId, proposal, state } of await readProposals(trx, key)) {
       if (!seqs.includes(seq) || state !== 'waits' || !proposal.to) continue;
-      const found = await factsOfPerson(trx, personId);
-      const at = found && levelAt(withAccessories(found.rules), found.facts, proposal.pattern, proposal.to.rung, null);
+      const found = await judgedNow(trx, personId);
+      const at = found && levelAt(found.rules, found.by.facts, proposal.pattern, proposal.to.rung, null);
       if (!found || !at || !isOpen(at) || isOver(proposal.to, at)) {
         changed = true;
         continue;
       }
-      await addDecision(trx.db, {
-        ...{
-          id: proposalId(key, seq),
-          personId,
-          day: found.today,
-          at: trx.now().toISOString(),
-          by: trx.who,
-          kind: 'class',
-        },
-        ...{
-          rulesVersion: found.rules.version,
-          normsVersion: found.normsVersion,
-          facts: found.facts,
-          levels: [proposal.to],
-        },
-      });
+      await decide(trx, found.by, proposalId(key, seq), proposal.to);
     }
     return { kind: changed ? 'changed' : 'confirmed', proposals: await readProposals(trx, key) };
   });
@@ -253,24 +261,9 @@ export async function takeBackProposals(desk: Desk, key: string, seqs: readonly 
   return together(desk, async (trx) => {
     for (const { seq, personId, proposal, state } of await readProposals(trx, key)) {
       if (!seqs.includes(seq) || (state !== 'holds' && state !== 'confirmed')) continue;
-      const found = await factsOfPerson(trx, personId);
+      const found = await judgedNow(trx, personId);
       if (!found) continue;
-      await addDecision(trx.db, {
-        ...{
-          id: takenBackId(key, seq),
-          personId,
-          day: found.today,
-          at: trx.now().toISOString(),
-          by: trx.who,
-          kind: 'class',
-        },
-        ...{
-          rulesVersion: found.rules.version,
-          normsVersion: found.normsVersion,
-          facts: found.facts,
-          levels: [proposal.from],
-        },
-      });
+      await decide(trx, found.by, takenBackId(key, seq), proposal.from);
     }
     return { kind: 'confirmed', proposals: await readProposals(trx, key) };
   });

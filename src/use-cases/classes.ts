@@ -16,6 +16,7 @@ import type { Ladder, LevelRules } from '../core/shapes/ladder';
 import type { PersonId } from '../core/shapes/person';
 import { eyeOn, type Eye } from '../core/train/eyes';
 import { askedOf, blockBook, layBlocks } from '../core/train/lay';
+import { presentIn } from '../core/train/log';
 import { pastSessions, trainedIn, type HeldClass, type PastSession, type TrainedPattern } from '../core/train/past';
 import {
   doings,
@@ -133,7 +134,11 @@ export async function heldClasses(desk: Desk, ids: readonly PersonId[], from: Is
 export const classesBefore = (
   { view, facts }: Pick<InClass, 'view' | 'facts'>,
   classes: readonly HeldClass[],
-): number => Math.max(0, facts.sessionsLogged - classes.filter((c) => c.people.includes(view.person.id)).length);
+): number =>
+  Math.max(
+    0,
+    facts.sessionsLogged - classes.filter((c) => presentIn(c.people, c.lines).includes(view.person.id)).length,
+  );
 
 export const pastOf = (one: InClass, classes: readonly HeldClass[], pattern: Pattern): PastSession[] =>
   pastSessions(classes, one.view.person.id, pattern, classesBefore(one, classes));
@@ -350,10 +355,9 @@ export function rungsIn({ doing }: ClassPlan) {
 }
 
 /** The classes of somebody over sixteen weeks, a row a pattern. */
-export async function readTraining(
-  desk: Desk,
-  { person, known }: Pick<PersonView, 'person' | 'known'>,
-): Promise<TrainedPattern[]> {
-  const classes = await heldClasses(desk, [person.id], addDays(desk.today(), -readBackDays));
-  return trainedIn(classes, person.id, patterns, known.intake.classesSoFar);
+export async function readTraining(desk: Desk, id: PersonId): Promise<TrainedPattern[]> {
+  const classes = await heldClasses(desk, [id], addDays(desk.today(), -readBackDays));
+  if (classes.length === 0) return [];
+  const [one] = (await peopleInClass(desk, [id])).people;
+  return one ? trainedIn(classes, id, patterns, classesBefore(one, classes)) : [];
 }

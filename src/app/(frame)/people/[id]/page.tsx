@@ -9,5 +9,7 @@ export const metadata: Metadata = { title: 'A person' };
 
 export default async function PersonPage(context: PersonParams) {
   const view = await thePerson(context);
-  return <PersonScreen view={view} correct={saveCorrection} training={await readTraining(await theDesk(), view)} />;
+  return (
+    <PersonScreen view={view} correct={saveCorrection} training={await readTraining(await theDesk(), view.person.id)} />
+  );
 }
