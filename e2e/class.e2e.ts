@@ -176,7 +176,11 @@ test('it ends: the two questions, what follows with the lines that made it; take
       was,
     );
   }
-  const unasked = () => page.$$eval('section[aria-label="Two questions"] p button', (all) => all.length);
+  const unasked = () =>
+    page.$$eval(
+      'section[aria-label="Two questions"] button',
+      (all) => all.filter((b) => b.textContent.startsWith('Asked everybody')).length,
+    );
   for (let left = await unasked(); left > 0; left--) {
     await press(page, 'Asked everybody: no more hands');
     await until(async () => (await unasked()) === left - 1);

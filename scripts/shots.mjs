@@ -54,10 +54,10 @@ const aside = new Set([
   'home-card',
   'coaching',
   'history',
-  'own-exercise',
-  'swap',
-  'movement',
   'hold',
+  'hall',
+  'day-plan',
+  'class-face',
 ]);
 mkdirSync(target, { recursive: true });
 

@@ -77,6 +77,14 @@ describe('who does what of a part', () => {
     const less = someone({ results: [stands(10), done('four-stage', 2)] });
     expect(doingOf(squat, trainee(less), null)).toMatchObject({ rung: 5, shelf: 'B', folded: null, why: null });
   });
+  test('a weight that only the lower rung allows stays in the cupboard', () => {
+    const facts = someone({
+      ...{ sessionsLogged: 4, results: [stands(14), done('four-stage', 3), ...legs(0)] },
+    });
+    const who = trainee(facts);
+    expect([who.levelOf('S')?.rung, who.levelOf('S')?.loadKg, who.lowerAt('S', 5)?.loadKg]).toEqual([6, null, 2]);
+    expect(doingOf(squat, who, null)).toMatchObject({ rung: 5, loadKg: null, code: expect.not.stringContaining('+') });
+  });
   test('who needs somebody to stand by and has nobody holds with both hands at the wall; with somebody it is their own', () => {
     const who = trainee(someone({ results: [stands(10), done('four-stage', 3), ...legs(6)] }), 'p', true);
     expect(doingOf(squat, who, null)).toMatchObject({ shelf: 'A', support: '2', folded: 'held', spotter: null });

@@ -1,4 +1,5 @@
 import type { Level } from '../level/answer';
+import { printLevelCode } from '../level/code';
 import { shelves, type Part, type Shelf } from '../shapes/class';
 import type { Dose } from '../shapes/dose';
 import { supports, type Pattern, type Support } from '../shapes/facts';
@@ -137,7 +138,7 @@ function fitted(
   for (const { span, level } of owns) {
     if (level.rung - 1 < span.from || level.rung - 1 > span.to) continue;
     const lower = who.lowerAt(span.pattern, level.rung - 1);
-    if (lower) return { level: noFreer(lower, level), shelf: span.shelf, folded: 'rung' };
+    if (lower) return { level: heldTo(level, lower), shelf: span.shelf, folded: 'rung' };
   }
   // Further up than any shelf, or under all of them: their own, where they can be seen best.
   const above = owns.find(({ span, level }) => level.rung > span.to);
@@ -146,8 +147,12 @@ function fitted(
   return left ? { level: left.level, shelf: above ? left.span.shelf : 'A', folded: null } : null;
 }
 
-const noFreer = (lower: Level, own: Level): Level =>
-  lessFree(lower.support, own.support) === lower.support ? lower : { ...lower, support: own.support };
+/** A lower rung may open more than the own one does: a weight, or freer hands. Neither is taken along. */
+function heldTo(own: Level, lower: Level): Level {
+  const support = lessFree(lower.support, own.support);
+  const loadKg = lower.loadKg === null || own.loadKg === null ? null : Math.min(lower.loadKg, own.loadKg);
+  return { ...lower, support, loadKg, code: printLevelCode({ ...lower, heightCm: lower.targetCm, support, loadKg }) };
+}
 
 export const lessFree = (a: Support, b: Support): Support => (supports.indexOf(a) < supports.indexOf(b) ? a : b);
 

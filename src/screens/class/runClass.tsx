@@ -104,6 +104,7 @@ export function RunClass({ classKey, plan, lines: known, checks }: Props) {
           <CloseClass
             classKey={classKey}
             closed={log.lines.some((l) => l.content.kind === 'close')}
+            asked={(['pain', 'effort'] as const).every((what) => isAsked(log.lines, what))}
             unsent={log.unsent}
             note={log.note}
           />
@@ -307,7 +308,7 @@ function NextDay({
   const worse = new Set(
     lines.flatMap((l) => (l.content.kind === 'next-day' && l.content.worse && l.personId ? [l.personId] : [])),
   );
-  const asked = lines.some((l) => l.content.kind === 'asked' && l.content.what === 'next-day');
+  const asked = isAsked(log, 'next-day');
   return (
     <section aria-label="The day after" className="mt-3 border-2 border-ink bg-board p-3">
       <p className="text-xl font-bold">Who was worse than usual the day after, in a joint or on one side?</p>
@@ -340,6 +341,10 @@ function NextDay({
   );
 }
 
+/** Whether a question was put to the whole room. */
+const isAsked = (lines: readonly WrittenLine[], what: 'pain' | 'effort' | 'next-day'): boolean =>
+  standing(lines).some((l) => l.content.kind === 'asked' && l.content.what === what);
+
 /** The two questions of the seated minute, to the whole room; hands up are tapped. */
 function Questions({
   plan,
@@ -354,8 +359,7 @@ function Questions({
   note: (content: ClassLogContent, personId?: string | null) => void;
   choose: (id: string) => void;
 }) {
-  const asked = (what: 'pain' | 'effort') =>
-    standing(log).some((l) => l.content.kind === 'asked' && l.content.what === what);
+  const asked = (what: 'pain' | 'effort') => isAsked(log, what);
   const rows = [
     ['effort', 'Who could not have said a sentence at the hardest part?'],
     ['pain', 'Does anything hurt now that did not before?'],
@@ -365,7 +369,14 @@ function Questions({
     <section aria-label="Two questions" className="mt-3 grid gap-3">
       {rows.map(([what, words]) => (
         <div key={what} className="border-2 border-ink bg-board p-3">
-          <p className="text-xl font-bold">{words}</p>
+          <div className="flex flex-wrap items-center justify-between gap-x-4 gap-y-2">
+            <p className="text-xl font-bold">{words}</p>
+            {asked(what) ? (
+              <b>Asked.</b>
+            ) : (
+              <Button onClick={() => note({ kind: 'asked', what })}>Asked everybody: no more hands</Button>
+            )}
+          </div>
           <ul className="mt-2 flex flex-wrap gap-2">
             {people.map((w) => (
               <li key={w.id}>
@@ -381,13 +392,6 @@ function Questions({
               </li>
             ))}
           </ul>
-          <p className="mt-2">
-            {asked(what) ? (
-              <b>Asked.</b>
-            ) : (
-              <Button onClick={() => note({ kind: 'asked', what })}>Asked everybody: no more hands</Button>
-            )}
-          </p>
         </div>
       ))}
     </section>
@@ -476,6 +480,8 @@ function Shelves({
     if (l.personId !== null && words !== null) noted.set(l.personId, words);
   }
   const people = plan.who.filter((w) => there.has(w.id));
+  /** In a block without a movement nobody stands on a shelf. */
+  const works = people.some((w) => of(w.id) !== null);
   const rows = shelves.map((shelf) => ({
     shelf,
     people: people.filter((w) => {
@@ -489,7 +495,7 @@ function Shelves({
         ({ shelf, people: these }) =>
           these.length > 0 && (
             <div key={shelf}>
-              <h2 className="border-b-2 border-ink font-bold">{shelfWords[shelf]}</h2>
+              <h2 className="border-b-2 border-ink font-bold">{works ? shelfWords[shelf] : 'Everybody'}</h2>
               <ul>
                 {these.map((w) => {
                   const doing = of(w.id);
@@ -570,19 +576,25 @@ const variantNames = (plan: ClassPlan, block: string): string[] =>
 function CloseClass({
   classKey,
   closed,
+  asked,
   unsent,
   note,
 }: {
   classKey: string;
   closed: boolean;
+  /** Both questions were put to the room. */
+  asked: boolean;
   unsent: number;
   note: (content: ClassLogContent) => void;
 }) {
   if (!closed)
     return (
-      <Button className="min-h-14! text-lg" onClick={() => note({ kind: 'close', late: false })}>
-        End the class
-      </Button>
+      <>
+        <Button className="min-h-14! text-lg" onClick={() => note({ kind: 'close', late: false })}>
+          End the class
+        </Button>
+        {!asked && <p className="max-w-72">Ask both questions first: without them nobody counts as seen.</p>}
+      </>
     );
   return unsent > 0 ? (
     <p className="text-lg font-bold">Ended. It is sent as soon as the register answers.</p>
