@@ -38,7 +38,7 @@ const figures = () =>
       const poses = posesOf(level.pattern, level.rung);
       if (!poses) throw new Error(`${level.code} has no pose`);
       const held = withHands(poses, level.support);
-      solvePair(held.start, held.end, placeFor(people[n]?.person.heightCm ?? 165, level));
+      solvePair(held, placeFor(people[n]?.person.heightCm ?? 165, level));
     }
   });
 const rounds = Array.from({ length: 15 }, () => ({

@@ -51,7 +51,7 @@ const aside = new Set([
   'room-check',
   'cupboard',
   'day-check',
-  'home-card',
+  'card',
   'coaching',
   'history',
   'hold',
@@ -131,7 +131,40 @@ await withDemo(async ({ browser, url, idOf }) => {
     'score-one-leg': () => visit(`/people/${odile}/scores/one-leg`),
     levels: () => visit(`/people/${odile}/levels`),
     card: () => visit(`/people/${odile}/card`),
-    'home-card': () => visit(`/people/${odile}/card?kind=home`),
+    // Three papers side by side: of the person, for home, and for whoever helps.
+    papers: async () => {
+      for (const [pattern, rung] of [
+        ['S', 4],
+        ['A', 1],
+        ['H', 1],
+      ])
+        await fetch(`${url}/api/v1/entries/shot-shown-${pattern}`, {
+          method: 'PUT',
+          headers: { 'content-type': 'application/json' },
+          body: JSON.stringify({ personId: odile, on: '2026-03-02', content: { kind: 'shown', pattern, rung } }),
+        });
+      const papers = [];
+      for (const path of [`/people/${odile}/card`, `/people/${odile}/card?kind=home`, '/levels/sheet']) {
+        await visit(path);
+        await page.emulateMediaType('print');
+        const sheet = await page.waitForSelector('[data-sheet]');
+        papers.push(`data:image/png;base64,${await sheet.screenshot({ encoding: 'base64' })}`);
+      }
+      await page.emulateMediaType('screen');
+      await page.evaluate((images) => {
+        const widths = [290, 290, 620];
+        const beside = document.createElement('div');
+        beside.style.cssText =
+          'display:flex;gap:20px;align-items:flex-start;justify-content:center;padding:20px;background:var(--color-floor)';
+        for (const [i, src] of images.entries()) {
+          const image = new Image();
+          image.src = src;
+          image.style.cssText = `width:${widths[i]}px;background:white;padding:8px;border:2px solid var(--color-ink)`;
+          beside.append(image);
+        }
+        document.body.replaceChildren(beside);
+      }, papers);
+    },
     movement: () => visit('/library/moves/S5'),
     swap: async () => {
       await visit(`/people/${odile}/swap?level=S5`);

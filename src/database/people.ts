@@ -197,7 +197,7 @@ export function toIntakeRow(
 }
 
 /** What older intakes were not asked, as nobody thought that it was not so. */
-const askedSince = { followsTask: true, armsFree: true };
+const askedSince = { followsTask: true, armsFree: true, aloneAtHome: false };
 
 function toIntake(row: Schema['intake']): NotedIntake {
   const facts = JSON.parse(row.facts_json) as Omit<Intake, 'notedOn'>;

@@ -119,6 +119,7 @@ export const personForm = (today: string) =>
     heelDownAtTarget: yesNo().required(),
     followsTask: yesNo().required(),
     armsFree: yesNo().required(),
+    aloneAtHome: yesNo().required(),
     classesSoFar: wholeIn(0, 5000, 'classes').required('Write how many, 0 for none.'),
     medicines: words(500),
     bloodThinners: yesNo().required(),

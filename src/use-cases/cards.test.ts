@@ -1,6 +1,7 @@
 import { afterEach, beforeEach, expect, test } from 'vitest';
 import { demoCopy } from '../demo/demoCopy';
-import { keepCard, readCards, readHandedCards, readStation, withNewer } from './cards';
+import { homeChoices } from '../core/card/cards';
+import { cardBodyOf, keepCard, readCards, readHandedCards, readStation, withNewer } from './cards';
 import { confirmLevels } from './confirmLevels';
 import { deskOf } from './desk';
 import { noteToday } from './saveEntry';
@@ -88,6 +89,25 @@ test('home goes only what was seen clean in class, held, at most three; the othe
     ['Stand and sit, no hands', 'One hand on the counter beside you.'],
     ['Seated bow', 'Hands in the creases of your hips.'],
   ]);
+});
+
+test('who falls with a frame, has numb feet or nobody at home squeezes seated in place of heels and toes', async () => {
+  const now = await view();
+  const body = { ...cardBodyOf(now), ...{ walker: false, numbFeet: false, falls: 0, aloneAtHome: false } };
+  const shown = [...(['A', 'B', 'H'] as const)].map((pattern) => ({ pattern, rung: 1 }));
+  const goes = (more: Partial<typeof body>) =>
+    homeChoices([], now.levels.levels, shown, { ...body, ...more }).flatMap((c) =>
+      c.kind === 'goes' ? [c.level.pattern] : [c.pattern],
+    );
+  expect(goes({})).toEqual(['S', 'A', 'H']);
+  for (const more of [{ aloneAtHome: true }, { numbFeet: true }, { walker: true, falls: 1 }])
+    expect(goes(more)).toEqual(['S', 'B', 'H']);
+  expect([{ walker: true }, { falls: 1 }].map(goes)).toEqual([goes({}), goes({})]);
+  // Not asked yet of a walk-in: as if nobody were there.
+  const { known } = now;
+  expect(cardBodyOf({ known: { ...known, intake: { ...known.intake, toComplete: ['contacts'] } } }).aloneAtHome).toBe(
+    true,
+  );
 });
 
 test('the station card says where to stand and what to look at, and no word of health', async () => {

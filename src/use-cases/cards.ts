@@ -57,6 +57,7 @@ export const cardBodyOf = ({ known }: Pick<PersonView, 'known'>): CardBody => ({
   walker: [known.intake.aidOutdoors, known.intake.aidIndoors].includes('walker'),
   numbFeet: known.limiters.some((l) => l.kind === 'numb-feet'),
   falls: known.falls.length,
+  aloneAtHome: known.intake.aloneAtHome || known.intake.toComplete.includes('contacts'),
   known,
 });
 

@@ -256,6 +256,7 @@ const emptyIntake: Omit<Intake, 'notedOn'> = {
   heelDownAtTarget: false,
   followsTask: true,
   armsFree: true,
+  aloneAtHome: false,
   classesSoFar: 0,
   medicines: '',
   bloodThinners: false,

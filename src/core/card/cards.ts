@@ -76,6 +76,8 @@ export interface CardBody {
   readonly walker: boolean;
   readonly numbFeet: boolean;
   readonly falls: number;
+  /** Nobody is at home, or it was not asked yet. */
+  readonly aloneAtHome: boolean;
   readonly known: Steadiness;
 }
 
@@ -172,7 +174,7 @@ export interface Shown {
 
 /**
  * What goes home, at most three: the own squat where it is held or seated, heels and toes with both hands, the seated bow;
- * the seated squeeze in place of the heels for who falls with a frame or has numb feet. Only what was seen clean in class.
+ * the seated squeeze in place of the heels for who falls with a frame, has numb feet or nobody at home. Only what was seen clean in class.
  * @param open what the rules give today of each ladder, whatever is in force
  */
 export function homeChoices(
@@ -181,7 +183,7 @@ export function homeChoices(
   shown: readonly Shown[],
   body: CardBody,
 ): HomeChoice[] {
-  const steady = !((body.falls > 0 && body.walker) || body.numbFeet);
+  const steady = !((body.falls > 0 && body.walker) || body.numbFeet || body.aloneAtHome);
   const squat = levels.find((l) => l.pattern === 'S');
   const wanted: (readonly [Pattern, number])[] = [
     ['S', Math.min(4, squat?.rung ?? 0)],

@@ -1,19 +1,20 @@
 import type { Support } from '../shapes/facts';
 import type { HandsAt, Pose, RungPoses } from '../shapes/pose';
-import { solvePair, type Place, type SolvedPose } from './pose';
+import { solvePair, type Place } from './pose';
+import type { SolvedPose } from './solved';
 
 /** Hands just above a rail, in shares of height. */
 const above = -0.03;
 
 /** The poses with the hands as free as the level says; where the movement says it, as they are. */
 export function withHands(poses: RungPoses, support: Support): RungPoses {
-  const { hold } = poses;
-  if (hold === undefined || support === '0') return poses;
+  const { hold, start, end, then } = poses;
+  if (hold === undefined || support === '0' || start.root === 'side-elbow' || end.root === 'side-elbow') return poses;
   const held: HandsAt = support === 'h' ? { to: hold, down: above } : { to: hold };
   const both = support === '2' || support === 'h';
   const put = (pose: Pose): Pose =>
     both ? { ...pose, hands: held, otherHand: held } : { ...pose, hands: held, otherHand: pose.hands };
-  return { ...poses, start: put(poses.start), end: put(poses.end) };
+  return { ...poses, start: put(start), end: put(end), ...(then ? { then: put(then) } : {}) };
 }
 
 /** The height a figure is drawn for where none is noted, in cm. */
@@ -46,6 +47,6 @@ const spotting: Pose = {
 
 /** Whoever may spot, as they stand by; of a usual height, their foot at nothing. */
 export function spotter(place: Place): SolvedPose | null {
-  const pair = solvePair(spotting, spotting, { ...place, heightM: usualHeightCm / 100 });
+  const pair = solvePair({ start: spotting, end: spotting }, { ...place, heightM: usualHeightCm / 100 });
   return 'faults' in pair ? null : pair.start;
 }

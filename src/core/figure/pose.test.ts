@@ -6,7 +6,8 @@ import type { Pose, RungPoses } from '../shapes/pose';
 import { distance } from '../body/figure';
 import { lengthsOf } from '../body/segments';
 import { placeFor, withHands } from './held';
-import { solvePair, type SolvedPair, type SolvedPose } from './pose';
+import { solvePair, type SolvedPair } from './pose';
+import { armOf, pads, type Point3, type SolvedPose } from './solved';
 
 /** From small to tall, with a seat each that is about as high as the kneecap. */
 const bodies = [
@@ -20,7 +21,7 @@ const rungs = [...ladders, ...accessories].flatMap(({ pattern, rungs: all }) =>
   all.map(({ rung, freest, name }) => ({ pattern, rung, name, freest, code: `${pattern}${rung}` })),
 );
 const solvedFor = (poses: RungPoses, heightCm: number, seatCm: number) =>
-  solvePair(poses.start, poses.end, placeFor(heightCm, { rung: poses.rung, targetCm: seatCm }));
+  solvePair(poses, placeFor(heightCm, { rung: poses.rung, targetCm: seatCm }));
 
 /** Everything that can be measured of a pose without asking the solver what it thinks of it. */
 function measured(pose: SolvedPose, heightM: number) {
@@ -51,7 +52,7 @@ describe.each(rungs)('$code $name', ({ pattern, rung }) => {
         const pair = solvedFor(held, heightCm, seatCm);
         expect([heightCm, support, 'faults' in pair ? pair.faults : []]).toEqual([heightCm, support, []]);
         if ('faults' in pair) continue;
-        for (const pose of [pair.start, pair.end]) {
+        for (const pose of [pair.start, pair.end, ...(pair.then ? [pair.then] : [])]) {
           const { bones, lowest } = measured(pose, heightCm / 100);
           expect(bones).toBeLessThan(0.001);
           expect(lowest).toBeGreaterThan(-0.001);
@@ -69,15 +70,19 @@ test('where the level says how free the hands are there is something to hold; bu
 
 /** How far a hand that holds something of the room is from where that stands, in metres. */
 function handsOff({ start, end }: RungPoses, pair: SolvedPair): number {
-  const off = (pose: Pose, solved: SolvedPose) =>
-    [pose.hands, pose.otherHand ?? pose.hands].map((at, i) => {
-      if (!('to' in at)) return 0;
-      const x = { ...pair.placed }[at.to as 'rail'];
-      const hand = solved.arms[i]?.hand;
-      return x === undefined || !hand ? 0 : Math.abs(hand[0] - x);
-    });
+  const off = (pose: RungPoses['start'], solved: SolvedPose) =>
+    pose.root === 'side-elbow'
+      ? [0]
+      : [pose.hands, pose.otherHand ?? pose.hands].map((at, i) => {
+          if (!('to' in at)) return 0;
+          const x = { ...pair.placed }[at.to as 'rail'];
+          const hand = solved.arms[i]?.hand;
+          return x === undefined || !hand ? 0 : Math.abs(hand[0] - x);
+        });
   return Math.max(...off(start, pair.start), ...off(end, pair.end));
 }
+
+const far = (a: Point3, b: Point3) => Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]);
 
 const poseOf = (more: Partial<Pose>): Pose => ({
   ...{ root: 'foot', trunk: 0, leg: { shank: 0, thigh: 0 }, hands: { upper: 0, fore: 0 } },
@@ -85,12 +90,60 @@ const poseOf = (more: Partial<Pose>): Pose => ({
 });
 const place = placeFor(165, { rung: 1, targetCm: 46 });
 const faultsOf = (more: Partial<Pose>) => {
-  const pair = solvePair(poseOf(more), poseOf(more), place);
+  const pair = solvePair({ start: poseOf(more), end: poseOf(more) }, place);
   return 'faults' in pair ? pair.faults : [];
 };
 
+test('on the side: forearm and knee on the floor; up, shoulder, hip and knee of the lower side are one line; lifted, the upper knee is a hand higher', () => {
+  const kinds = [
+    [3, 'start'],
+    [3, 'end'],
+    [4, 'end'],
+  ] as const;
+  for (const [heightCm, seatCm] of bodies) {
+    const h = heightCm / 100;
+    const solvedAt = kinds.map(([rung, which]) => {
+      const poses = posesOf('K', rung);
+      const pair = poses && solvedFor(poses, heightCm, seatCm);
+      if (!pair || 'faults' in pair) throw new Error('nobody is too long for it');
+      return pair[which];
+    });
+    for (const { arms, legs } of solvedAt) {
+      expect(arms[1].elbow[1]).toBeCloseTo(pads.elbow * h, 6);
+      expect(legs[1].knee[1]).toBeCloseTo(pads.knee * h, 6);
+      for (const { shoulder, elbow } of arms) expect(far(shoulder, elbow)).toBeCloseTo(armOf(lengthsOf(h)).upper, 6);
+    }
+    const [down, up, lifted] = solvedAt;
+    if (!down || !up || !lifted) throw new Error('three of them');
+    const bend = ({ hip, neck, legs: [, { hip: low, knee }] }: SolvedPose) => {
+      const [a, b] = [
+        [neck[2] - hip[2], neck[1] - hip[1]],
+        [low[2] - knee[2], low[1] - knee[1]],
+      ] as const;
+      return Math.abs(a[0] * b[1] - a[1] * b[0]) / (Math.hypot(...a) * Math.hypot(...b));
+    };
+    expect(bend(up)).toBeLessThan(1e-9);
+    expect(bend(down)).toBeGreaterThan(0.2);
+    expect(down.legs[1].hip[1]).toBeCloseTo(pads.hip * h, 6);
+    expect(up.hip[1] - down.hip[1]).toBeGreaterThan(0.04 * h);
+    expect(lifted.legs[0].knee[1] - up.legs[0].knee[1]).toBeGreaterThan(0.08);
+  }
+});
+
+test('with the toes up the heel stands and the ball is off the floor; on the toes it is the other way round', () => {
+  for (const [heightCm, seatCm] of bodies) {
+    const poses = posesOf('A', 1);
+    const pair = poses && solvedFor(withHands(poses, '2'), heightCm, seatCm);
+    if (!pair || 'faults' in pair || !pair.then) throw new Error('heels and toes');
+    const [up, toes] = [pair.end.legs[0], pair.then.legs[0]];
+    expect([up.ball[1], toes.heel[1]].map((y) => Math.abs(y) < 1e-6)).toEqual([true, true]);
+    expect(up.heel[1]).toBeGreaterThan(0.04);
+    expect(toes.ball[1]).toBeGreaterThan(0.02);
+  }
+});
+
 test('upright with straight joints the hip is as high as the lengths say, by hand: 0.039 + 0.246 + 0.245 of height', () => {
-  const pair = solvePair(poseOf({}), poseOf({}), place);
+  const pair = solvePair({ start: poseOf({}), end: poseOf({}) }, place);
   if ('faults' in pair) throw new Error('upright is a pose');
   expect(pair.start.hip[1]).toBeCloseTo(1.65 * 0.53, 6);
   expect(pair.start.neck[1]).toBeCloseTo(1.65 * 0.818, 6);

@@ -18,10 +18,27 @@ import { solveHinge } from '../load/hinge';
 import { usualLimits, type Carrying } from '../load/setUp';
 import { solveAlone } from '../load/squat';
 import { root } from '../math/root';
-import { outsideHolds, type HandsAt, type Hold, type LegAt, type OutsideHold, type Pose } from '../shapes/pose';
-
-/** x forward to the toes, y up, z to the side of the leg that is told first; metres. */
-export type Point3 = readonly [x: number, y: number, z: number];
+import {
+  jointLimits,
+  armOf,
+  pads,
+  type JointBend,
+  type Point3,
+  type PoseFault,
+  type SolvedArm,
+  type SolvedLeg,
+  type SolvedPose,
+} from './solved';
+import { onItsSide } from './sideSupport';
+import {
+  outsideHolds,
+  type HandsAt,
+  type Hold,
+  type LegAt,
+  type OutsideHold,
+  type Pose,
+  type RungPoses,
+} from '../shapes/pose';
 
 /** What is there, in metres. A hold that is not placed yet moves to where the arms reach. */
 export interface Place {
@@ -34,42 +51,6 @@ export interface Place {
   readonly chairBackM: number;
 }
 
-export interface SolvedLeg {
-  readonly hip: Point3;
-  readonly knee: Point3;
-  readonly ankle: Point3;
-  readonly heel: Point3;
-  readonly ball: Point3;
-  readonly toe: Point3;
-  /** What its lowest point stands or lies on. */
-  readonly on: number;
-}
-export interface SolvedArm {
-  readonly shoulder: Point3;
-  readonly elbow: Point3;
-  readonly hand: Point3;
-}
-export interface SolvedPose {
-  readonly head: Point3;
-  readonly neck: Point3;
-  readonly hip: Point3;
-  readonly legs: readonly [SolvedLeg, SolvedLeg];
-  readonly arms: readonly [SolvedArm, SolvedArm];
-  /** Joint angles in degrees, as they are held against what joints allow. */
-  readonly bends: readonly JointBend[];
-}
-export interface JointBend {
-  readonly joint: 'knee' | 'hip' | 'ankle' | 'elbow';
-  readonly degrees: number;
-}
-
-/** What is wrong with a pose for this body: which point, and by how much. */
-export type PoseFault =
-  | { readonly kind: 'out-of-reach'; readonly what: string; readonly byMm: number }
-  | { readonly kind: 'past-limit'; readonly joint: JointBend['joint']; readonly degrees: number }
-  | { readonly kind: 'under-the-floor'; readonly what: string; readonly byMm: number }
-  | { readonly kind: 'off-contact'; readonly what: string; readonly byMm: number };
-
 class Fault extends Error {
   readonly fault: PoseFault;
   constructor(fault: PoseFault) {
@@ -80,22 +61,6 @@ class Fault extends Error {
 const outOfReach = (what: string, byM: number): never => {
   throw new Fault({ kind: 'out-of-reach', what, byMm: Math.round(byM * 1000) });
 };
-
-/** What joints allow, in degrees; - beyond straight. Common figures of range, from memory. */
-export const jointLimits: Readonly<Record<JointBend['joint'], readonly [number, number]>> = {
-  knee: [-3, 150],
-  hip: [-32, 135],
-  ankle: [-65, 38],
-  elbow: [-1, 150],
-};
-
-/** Of flesh between a joint and what it rests on, in shares of height. Assumptions of the drawing. */
-const pads = { knee: 0.03, shoulder: 0.05, elbow: 0.022, hand: 0.02, head: 0.112 } as const;
-/** Upper arm; forearm with half a hand, as the grip is held. */
-const armOf = ({ height }: Lengths) => ({
-  upper: lengthShares.upperArm * height,
-  fore: (lengthShares.reach - lengthShares.upperArm) * height,
-});
 
 interface Foot {
   readonly ankle: Point;
@@ -149,8 +114,10 @@ function legUp(
   shankDeg: number,
   thighOf: (knee: Point) => number,
 ): FlatLeg {
-  const flat = anklePoint(lengths, radians(footDeg));
-  const knee = kneeOver(add(flat, [0, on]), lengths, radians(shankDeg));
+  const onToes = anklePoint(lengths, radians(footDeg));
+  // With the toes up it is the heel that stands.
+  const ankle = add(onToes, [0, on - lowest(footAt(lengths, onToes, footDeg))]);
+  const knee = kneeOver(ankle, lengths, radians(shankDeg));
   const thigh = thighOf(knee);
   return legDown(lengths, hipOver(knee, lengths, radians(thigh)), shankDeg, thigh, footDeg, on);
 }
@@ -540,37 +507,57 @@ function bendsOf(side: Side, arms: readonly SolvedArm[]): JointBend[] {
 }
 const from = (a: Point3, b: Point3): Point3 => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
 
-/** Start and end of a movement of this body in this place, with where its holds stand. */
+/** Start and end of a movement of this body in this place, and what comes after it; with where its holds stand. */
 export interface SolvedPair {
   readonly start: SolvedPose;
   readonly end: SolvedPose;
+  readonly then: SolvedPose | null;
   readonly placed: Placed;
 }
 
-/** @returns the pair, or what is wrong with it for this body, worst first */
-export function solvePair(
-  start: Pose,
-  end: Pose,
-  place: Place,
-): SolvedPair | { readonly faults: readonly PoseFault[] } {
-  const lengths = lengthsOf(place.heightM);
+/** The poses of a movement. */
+export type PosesToSolve = Pick<RungPoses, 'start' | 'end' | 'then'>;
+
+/** @returns the poses as this body does them, or what is wrong with them for it, worst first */
+export function solvePair(poses: PosesToSolve, place: Place): SolvedPair | { readonly faults: readonly PoseFault[] } {
   try {
-    const sideAt = (pose: Pose, stood?: FlatLeg): Side => lowered(sideOf(pose, place, lengths, stood), pose.out ?? 0);
-    const first = sideAt(start);
-    const sides = [first, sideAt(end, first.legs[1])] as const;
-    const placed = placeHolds([start, end], sides, place, lengths);
-    const pair = {
-      start: solved(start, sides[0], place, placed, lengths),
-      end: solved(end, sides[1], place, placed, lengths),
-      placed,
-    };
-    const faults = [...faultsOf(pair.start, start), ...faultsOf(pair.end, end)];
-    return faults.length > 0 ? { faults } : pair;
+    if (!isUpright(poses)) return solveOnSide(poses, place);
+    const { start, end, then } = poses;
+    const lengths = lengthsOf(place.heightM);
+    const first = sideAt(start, place, lengths);
+    const others = [end, ...(then ? [then] : [])].map(
+      (pose) => [pose, sideAt(pose, place, lengths, first.legs[1])] as const,
+    );
+    const all = [[start, first] as const, ...others];
+    const placed = placeHolds(
+      all.map(([pose]) => pose),
+      all.map(([, side]) => side),
+      place,
+      lengths,
+    );
+    const made = all.map(([pose, side]) => ({ pose, solved: solved(pose, side, place, placed, lengths) }));
+    const faults = made.flatMap((one) => faultsOf(one.solved, one.pose));
+    const [from, to, after] = made.map((one) => one.solved);
+    if (!from || !to) throw new RangeError('solvePair: a movement has a start and an end');
+    return faults.length > 0 ? { faults } : { start: from, end: to, then: after ?? null, placed };
   } catch (error) {
     if (error instanceof Fault) return { faults: [error.fault] };
     throw error;
   }
 }
+
+type Upright = { readonly [K in keyof PosesToSolve]: Extract<PosesToSolve[K], Pose | undefined> };
+const isUpright = (poses: PosesToSolve): poses is Upright =>
+  [poses.start, poses.end, poses.then].every((pose) => pose?.root !== 'side-elbow');
+
+function solveOnSide({ start, end }: PosesToSolve, place: Place): SolvedPair {
+  if (start.root !== 'side-elbow' || end.root !== 'side-elbow')
+    throw new RangeError('solvePair: who lies on the side at the start does so at the end');
+  return { start: onItsSide(start, place.heightM), end: onItsSide(end, place.heightM), then: null, placed: {} };
+}
+
+const sideAt = (pose: Pose, place: Place, lengths: Lengths, stood?: FlatLeg): Side =>
+  lowered(sideOf(pose, place, lengths, stood), pose.out ?? 0);
 
 /** A tenth of a millimetre is the rounding of the search. */
 const contactMm = 1;

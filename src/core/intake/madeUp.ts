@@ -16,6 +16,7 @@ export const madeUpIntake = (more: Partial<Intake> = {}): Intake => ({
   heelDownAtTarget: false,
   followsTask: true,
   armsFree: true,
+  aloneAtHome: false,
   classesSoFar: 5,
   medicines: '',
   bloodThinners: false,

@@ -37,6 +37,8 @@ export interface Intake {
   readonly followsTask: boolean;
   /** Both arms are free to hold on. */
   readonly armsFree: boolean;
+  /** Nobody is at home while they train there. */
+  readonly aloneAtHome: boolean;
   readonly classesSoFar: number;
   readonly medicines: string;
   readonly bloodThinners: boolean;

@@ -70,6 +70,15 @@ export interface Pose {
   readonly head?: number;
 }
 
+/** On one forearm, lying on the side; seen from in front. The knees are bent, one on the other. */
+export interface SideSupport {
+  readonly root: 'side-elbow';
+  /** On the floor, or up in one line with shoulder and knee. */
+  readonly hip: 'down' | 'up';
+  /** How far the upper leg is lifted, in degrees. */
+  readonly lift?: number;
+}
+
 /** What stands around; drawn to scale. */
 export const poseProps = [
   'chair',
@@ -85,6 +94,7 @@ export const poseProps = [
   'strap',
   'wall-behind',
   'towel',
+  'three-ways',
 ] as const;
 export type PoseProp = (typeof poseProps)[number];
 
@@ -99,7 +109,9 @@ export interface RungPoses {
   /** What the hands hold where the level says how free they are; left out where the movement says it. */
   readonly hold?: 'rail' | 'side-rail' | 'chair-back';
   readonly props: readonly PoseProp[];
-  readonly start: Pose;
-  readonly end: Pose;
+  readonly start: Pose | SideSupport;
+  readonly end: Pose | SideSupport;
+  /** What comes after it, where a repetition has two halves. */
+  readonly then?: Pose;
   readonly path: PathPoint;
 }

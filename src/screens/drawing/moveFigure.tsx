@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
-import type { Place, Point3, SolvedArm, SolvedLeg, SolvedPair, SolvedPose } from '../../core/figure/pose';
+import type { Place, SolvedPair } from '../../core/figure/pose';
+import type { Point3, SolvedArm, SolvedLeg, SolvedPose } from '../../core/figure/solved';
 import type { PathPoint, PoseProp, RungPoses } from '../../core/shapes/pose';
 import type { Pattern } from '../../core/shapes/facts';
 import { lookOf } from './patterns';
@@ -41,11 +42,14 @@ export function MoveFigure({ poses, pair, place, pattern, title, className, stac
     return ([x, y, z]: Point3): Flat => project([x + pose.hip[0] + dx, y + dy, z + dz]);
   };
   const beside = (pose: SolvedPose): Flat[] => (helper ? pointsOf(helper).map(shifted(pose)) : []);
-  const points = [...pointsOf(pair.start), ...pointsOf(pair.end)].map(project).concat(
-    scene.flatMap((s) => s.corners),
-    beside(pair.start),
-    beside(pair.end),
-  );
+  const all = [pair.start, pair.end, ...(pair.then ? [pair.then] : [])];
+  const points = all
+    .flatMap(pointsOf)
+    .map(project)
+    .concat(
+      scene.flatMap((s) => s.corners),
+      all.flatMap(beside),
+    );
   const head = 0.07 * place.heightM;
   const [left, right] = [Math.min(...points.map(([x]) => x)) - 0.09, Math.max(...points.map(([x]) => x)) + 0.09];
   const top = Math.max(...points.map(([, y]) => y)) + head + 0.02;
@@ -53,13 +57,7 @@ export function MoveFigure({ poses, pair, place, pattern, title, className, stac
   const [wide, high] = [right - left, top - bottom];
   const gap = 0.06;
   const [over, under] = stacked ? [0, high + gap] : [wide + gap, 0];
-  const side = (at: number, children: ReactNode) => (
-    <g
-      transform={`translate(${((at === 0 ? 0 : over) - left) * 100} ${(top + (at === 0 ? 0 : under)) * 100}) scale(100 -100)`}
-    >
-      {children}
-    </g>
-  );
+  const more = all.length - 1;
   const tone = lookOf(pattern).tone;
   const standsBy = (pose: SolvedPose) =>
     helper && (
@@ -77,34 +75,29 @@ export function MoveFigure({ poses, pair, place, pattern, title, className, stac
     view === 'above' ? null : <path d={`M${left} 0H${right}`} stroke="var(--color-ink)" strokeWidth="0.012" />;
   return (
     <svg
-      viewBox={`0 0 ${((wide + over) * 100).toFixed(1)} ${((high + under) * 100).toFixed(1)}`}
+      viewBox={`0 0 ${((wide + more * over) * 100).toFixed(1)} ${((high + more * under) * 100).toFixed(1)}`}
       role="img"
       aria-label={title}
       className={className}
     >
-      {side(
-        0,
-        <>
-          {floor}
-          {scene.map((s) => s.behind)}
-          {standsBy(pair.start)}
-          <g opacity="0.42">
-            <Body pose={pair.start} project={project} heightM={place.heightM} tone={tone} view={view} />
+      {all.map((pose, i) => {
+        const before = all[i - 1];
+        return (
+          <g key={i} transform={`translate(${(i * over - left) * 100} ${(top + i * under) * 100}) scale(100 -100)`}>
+            {floor}
+            {scene.map((s) => s.behind)}
+            {standsBy(pose)}
+            <g opacity={before ? undefined : 0.42}>
+              <Body pose={pose} project={project} heightM={place.heightM} tone={tone} view={view} />
+            </g>
+            <Carried pose={pose} {...{ props, project }} heightM={place.heightM} />
+            {before && <Arrow from={pathAt(before, poses.path)} to={pathAt(pose, poses.path)} project={project} />}
+            {i === 1 && props.includes('three-ways') && (
+              <ThreeWays at={project(pose.legs[0].toe)} heightM={place.heightM} />
+            )}
           </g>
-          <Carried pose={pair.start} {...{ props, project }} heightM={place.heightM} />
-        </>,
-      )}
-      {side(
-        1,
-        <>
-          {floor}
-          {scene.map((s) => s.behind)}
-          {standsBy(pair.end)}
-          <Body pose={pair.end} project={project} heightM={place.heightM} tone={tone} view={view} />
-          <Carried pose={pair.end} {...{ props, project }} heightM={place.heightM} />
-          <Arrow from={pathAt(pair.start, poses.path)} to={pathAt(pair.end, poses.path)} project={project} />
-        </>,
-      )}
+        );
+      })}
     </svg>
   );
 }
@@ -185,19 +178,36 @@ function Body({
     );
   return (
     <g>
-      {arm(farArm, true)}
+      {view !== 'front' && arm(farArm, true)}
       {leg(far, true)}
       {view === 'front' && leg(near, false)}
       {stroke(line(neck, head), 0.05, skin)}
       {trunk}
       {view !== 'front' && leg(near, false)}
       <circle cx={head[0]} cy={head[1]} r={0.06 * h} fill={skin} stroke="var(--color-ink)" strokeWidth={0.008 * h} />
+      {view === 'front' && arm(farArm, false)}
       {arm(nearArm, false)}
     </g>
   );
 }
 
 const mid = (a: Flat, b: Flat, share: number): Flat => [a[0] + share * (b[0] - a[0]), a[1] + share * (b[1] - a[1])];
+
+/** A foot from in front, three times: toes straight, out and in. */
+function ThreeWays({ at: [x, y], heightM: h }: { at: Flat; heightM: number }) {
+  return (
+    <g fill="none" stroke="var(--color-ink)" strokeWidth={0.008 * h}>
+      {[28, 0, -28].map((turn, i) => (
+        <ellipse
+          key={turn}
+          rx={0.022 * h}
+          ry={0.05 * h}
+          transform={`translate(${x + (i - 1) * 0.085 * h} ${y + 0.15 * h}) rotate(${turn})`}
+        />
+      ))}
+    </g>
+  );
+}
 
 /** What is carried in the hands. */
 function Carried({
@@ -326,7 +336,7 @@ function chair(front: number, seatM: number, back: 'left' | 'right', againstWall
 }
 
 /** What stands around both poses, to scale. */
-function sceneOf(poses: RungPoses, { start, end, placed }: SolvedPair, place: Place): Piece[] {
+function sceneOf(poses: RungPoses, { start, end, then, placed }: SolvedPair, place: Place): Piece[] {
   const { props, view } = poses;
   const has = (p: PoseProp) => props.includes(p);
   const low = start.hip[1] <= end.hip[1] ? start : end;
@@ -350,16 +360,22 @@ function sceneOf(poses: RungPoses, { start, end, placed }: SolvedPair, place: Pl
           0.035,
         ),
       );
-    if (has('mat')) pieces.push(block('mat', -0.6, -0.02, 1.5, 0.02));
+    if (has('mat')) {
+      const across = [...pointsOf(start), ...pointsOf(end)].map(([, , z]) => -z);
+      const left = Math.min(...across) - 0.1;
+      pieces.push(block('mat', left, -0.022, Math.max(...across) + 0.1 - left, 0.022));
+    }
     return pieces;
   }
   if (view === 'above') {
     if (has('mat')) pieces.push(block('mat', -1.04 * h, -0.3, 1.1 * h, 0.62));
     return pieces;
   }
-  const spans = [...pointsOf(start), ...pointsOf(end)].map(([x]) => x);
+  const spans = [start, end, ...(then ? [then] : [])].flatMap(pointsOf).map(([x]) => x);
   const [from, to] = [Math.min(...spans) - 0.08, Math.max(...spans) + 0.06];
-  const sideRail = [poses.start, poses.end].some(({ hands }) => 'to' in hands && hands.to === 'side-rail');
+  const sideRail = [poses.start, poses.end].some(
+    (pose) => pose.root !== 'side-elbow' && 'to' in pose.hands && pose.hands.to === 'side-rail',
+  );
   const railM = place.railM + (poses.start.root === 'foot-on-step' ? place.stepM : 0);
   if (has('wall-behind')) pieces.push(wall(Math.min(...pointsOf(low).map(([x]) => x)) - 0.09, false));
   if (has('chair')) pieces.push(...chair(low.hip[0] + 0.13, place.seatM, 'left', true));

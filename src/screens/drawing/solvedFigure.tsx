@@ -1,5 +1,6 @@
 import { spotter } from '../../core/figure/held';
-import { solvePair, type Place, type PoseFault } from '../../core/figure/pose';
+import { solvePair, type Place } from '../../core/figure/pose';
+import type { PoseFault } from '../../core/figure/solved';
 import type { Pattern } from '../../core/shapes/facts';
 import type { RungPoses } from '../../core/shapes/pose';
 import { MoveFigure } from './moveFigure';
@@ -25,7 +26,7 @@ export function SolvedFigure({
   stacked = false,
   className = '',
 }: Props) {
-  const pair = solvePair(poses.start, poses.end, place);
+  const pair = solvePair(poses, place);
   if ('faults' in pair)
     return (
       <p className="text-base">

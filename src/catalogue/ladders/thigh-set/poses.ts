@@ -16,5 +16,5 @@ export const thighSetPoses: readonly RungPoses[] = [
     end: sat,
   },
   { rung: 2, view: 'side', props: ['wall-behind', 'mat'], start: lowered, end: raised, path: 'heel' },
-  { rung: 3, view: 'side', props: ['wall-behind', 'mat'], start: lowered, end: raised, path: 'heel' },
+  { rung: 3, view: 'side', props: ['wall-behind', 'mat', 'three-ways'], start: lowered, end: raised, path: 'heel' },
 ];

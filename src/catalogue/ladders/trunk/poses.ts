@@ -1,4 +1,4 @@
-import type { Pose, RungPoses } from '../../../core/shapes/pose';
+import type { Pose, RungPoses, SideSupport } from '../../../core/shapes/pose';
 
 const prone: Pose = {
   ...{
@@ -16,6 +16,8 @@ const dipped: Pose = {
 const line: Pose = { root: 'elbow', trunk: 0, leg: { inLine: 'knees', foot: 145 }, hands: forearms };
 const long: Pose = { root: 'elbow', trunk: 0, leg: { inLine: 'feet', foot: 62 }, hands: forearms };
 
+const onSide: SideSupport = { root: 'side-elbow', hip: 'up' };
+
 /** How each rung looks, easiest first. Common practice, no published source. */
 export const trunkPoses: readonly RungPoses[] = [
   {
@@ -24,15 +26,7 @@ export const trunkPoses: readonly RungPoses[] = [
     end: { ...prone, trunk: 78, head: 74, leg: { bend: 0, falls: 'back', foot: 140 } },
   },
   { rung: 2, view: 'side', props: ['mat'], start: dipped, end: line, path: 'hip' },
-  {
-    ...{ rung: 3, view: 'side', props: ['mat'], path: 'hip' },
-    start: { ...dipped, otherHand: { to: 'hips' } },
-    end: { ...line, otherHand: { to: 'hips' } },
-  },
-  {
-    ...{ rung: 4, view: 'side', props: ['mat'], path: 'otherFoot' },
-    start: { ...line, otherHand: { to: 'hips' } },
-    end: { ...line, other: { shank: 94, thigh: -94, foot: 120 }, otherHand: { to: 'hips' } },
-  },
+  { rung: 3, view: 'front', props: ['mat'], start: { root: 'side-elbow', hip: 'down' }, end: onSide, path: 'hip' },
+  { rung: 4, view: 'front', props: ['mat'], start: onSide, end: { ...onSide, lift: 24 }, path: 'knee' },
   { rung: 5, view: 'side', props: ['mat'], start: line, end: long, path: 'otherKnee' },
 ];

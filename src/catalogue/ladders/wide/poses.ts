@@ -6,7 +6,7 @@ const astride: Pose = {
 };
 const round: Pose = {
   ...{ root: 'foot', trunk: 0, leg: { shank: 2, hip: 'seat' }, turn: 42, out: 4 },
-  hands: { upper: 50, fore: 95, apart: 0.9 },
+  hands: { upper: 50, fore: 95, apart: 0.45 },
 };
 const tall: Pose = {
   root: 'foot',
@@ -27,7 +27,7 @@ export const widePoses: readonly RungPoses[] = [
     start: astride,
     end: { ...astride, trunk: 8 },
   },
-  { rung: 2, view: 'side', props: ['chair'], start: round, end: { ...round, trunk: 8 }, path: 'shoulder' },
+  { rung: 2, view: 'front', props: ['chair'], start: round, end: { ...round, trunk: 12 }, path: 'shoulder' },
   { rung: 3, view: 'front', hold: 'rail', props: [], start: tall, end: sunk, path: 'hip' },
   { rung: 4, view: 'front', hold: 'rail', props: [], start: tall, end: sunk, path: 'hip' },
   { rung: 5, view: 'front', hold: 'rail', props: ['chair'], start: tall, end: sunk, path: 'hip' },

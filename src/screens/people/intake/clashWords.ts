@@ -21,6 +21,7 @@ const titles: Readonly<Record<keyof PersonForm, string>> = {
   sitsUnsupported: 'sits without a back or arms',
   heelDownAtTarget: 'heels seen down in a squat',
   followsTask: 'follows a shown task',
+  aloneAtHome: 'nobody at home while they train',
   armsFree: 'both arms free to hold on',
   classesSoFar: 'classes so far',
   medicines: 'medicines',

@@ -339,6 +339,9 @@ export function IntakeForm({ today, start, asked, notedFalls, save, isNew, backT
                 </Tick>
               </div>
             </div>
+            <Tick checked={now.aloneAtHome} set={set('aloneAtHome')}>
+              nobody at home while they train there
+            </Tick>
             {(['contact', 'clinician'] as const).map((who) => (
               <div key={who} className="flex flex-wrap gap-x-5">
                 <Field
