@@ -3,7 +3,7 @@ import { canonicalJson } from '../core/math/canonical';
 import type { ClassLine, ClassLogContent, WrittenLine } from '../core/shapes/classLog';
 import type { IsoDate } from '../core/shapes/facts';
 import type { PersonId } from '../core/shapes/person';
-import type { ClassPlan } from '../core/train/plan';
+import { withoutPerson, type ClassPlan } from '../core/train/plan';
 import type { Proposal } from '../core/train/proposals';
 import { inOne, type Register } from './connection';
 
@@ -253,6 +253,24 @@ export async function storeLines(
     await trx.insertInto('class_event').values(fresh).execute();
     return 'created';
   });
+}
+
+/** Takes somebody out of every plan that names them. Plans are few, one a class: all are looked through. */
+export async function takeOutOfPlans(trx: Register, id: PersonId): Promise<void> {
+  const rows = await trx
+    .selectFrom('class_session')
+    .selectAll()
+    .where(({ eb, fn, val }) => eb(fn<number>('instr', ['plan_json', val(id)]), '>', 0))
+    .execute();
+  for (const row of rows) {
+    const { plan } = toClass(row);
+    if (!plan) continue;
+    await trx
+      .updateTable('class_session')
+      .set({ plan_json: canonicalJson(withoutPerson(plan, id)) })
+      .where('key', '=', row.key)
+      .execute();
+  }
 }
 
 /** Closes a class; closed once it stays closed. */

@@ -1,5 +1,6 @@
 import { sql } from 'kysely';
 import type { PersonId } from '../core/shapes/person';
+import { takeOutOfPlans } from './classes';
 import { emptyLog, inOne, type Register } from './connection';
 import { belongingRows, foreignMentions, namingMembers, personTables } from './personTables';
 
@@ -57,5 +58,6 @@ export async function takeOut(trx: Register, id: PersonId): Promise<void> {
       WHERE json_extract(${sql.ref(column)}, ${sql.lit(path)}) = ${id}`.execute(trx);
   for (const { table, column } of foreignMentions)
     await sql`UPDATE ${sql.table(table)} SET ${sql.ref(column)} = NULL WHERE ${sql.ref(column)} = ${id}`.execute(trx);
+  await takeOutOfPlans(trx, id);
   await trx.deleteFrom('person').where('id', '=', id).execute();
 }

@@ -3,6 +3,7 @@ import { notDoneWhys, stopWhys, type ClassLogContent } from '../core/shapes/clas
 import { patterns } from '../core/shapes/facts';
 import { loadedJoints } from '../core/shapes/ladder';
 import { formCheckCodes } from '../core/shapes/move';
+import { swapGrades } from '../core/shapes/swap';
 import { asText, exactly, listOf, numberIn, oneOf, wholeIn, within, words, yesNo } from './building';
 
 const pattern = () => oneOf(patterns).required('is needed');
@@ -38,6 +39,13 @@ const contents = {
   swap: exactly({
     ...{ kind: kind('swap'), pattern: pattern(), code: string().max(40).defined() },
     forPain: yesNo().required('is needed'),
+    hurt: exactly({
+      ...{ joint: oneOf(loadedJoints).required('is needed'), side: side() },
+      grade: oneOf(swapGrades).required('is needed'),
+    })
+      .optional()
+      .default(undefined),
+    changes: listOf(string().max(100).required(), 6).optional(),
   }),
   stop: exactly({
     ...{ kind: kind('stop'), pattern: pattern(), why: oneOf(stopWhys).required('is needed') },

@@ -1,6 +1,20 @@
 import { string, type InferType } from 'yup';
-import { day, exactly, listOf, oneOf, wholeIn } from './building';
+import { day, exactly, listOf, oneOf, wholeIn, words } from './building';
 import { id } from './door';
+
+const blockList = (blocks: readonly string[]) =>
+  listOf(
+    exactly({
+      id: string()
+        .matches(/^[a-z0-9-]{1,40}$/, 'must be small letters, digits and -')
+        .required('is needed'),
+      of: oneOf(blocks).required('is needed'),
+      more: wholeIn(-9, 9).required('is needed'),
+    }).required(),
+    40,
+  )
+    .min(1, 'A class has at least one block.')
+    .required('is needed');
 
 /** A plan as it is sent: blocks by name, people by id. @param classes ids of all there are @param blocks names of theirs */
 export const planBody = (classes: readonly string[], blocks: readonly string[]) =>
@@ -12,18 +26,16 @@ export const planBody = (classes: readonly string[], blocks: readonly string[]) 
     leader: string().typeError('must be text').max(80, 'Keep it under 80 letters.').defined(),
     helpers: listOf(id(), 20).required('is needed'),
     people: listOf(id(), 60).min(1, 'Somebody has to come: choose a group, or add people.').required('is needed'),
-    blocks: listOf(
-      exactly({
-        id: string()
-          .matches(/^[a-z0-9-]{1,40}$/, 'must be small letters, digits and -')
-          .required('is needed'),
-        of: oneOf(blocks).required('is needed'),
-        more: wholeIn(-9, 9).required('is needed'),
-      }).required(),
-      40,
-    )
-      .min(1, 'A class has at least one block.')
-      .required('is needed'),
+    blocks: blockList(blocks),
+  });
+
+/** A plan to be kept as a class of the hall’s own. */
+export const ownTemplateBody = (classes: readonly string[], blocks: readonly string[]) =>
+  exactly({
+    title: words(3, 'Give it a name of at least three letters.').max(60, 'Keep the name under 60 letters.').required(),
+    minutes: wholeIn(10, 120, 'minutes').required('is needed'),
+    from: oneOf(classes).required('Choose a class.'),
+    blocks: blockList(blocks),
   });
 
 export type PlanBody = InferType<ReturnType<typeof planBody>>;

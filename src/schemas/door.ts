@@ -1,7 +1,7 @@
 import { array, mixed, string, tuple, type AnyObject, type ISchema } from 'yup';
 import type { PeopleDeed } from '../core/shapes/register';
 import { patterns } from '../core/shapes/facts';
-import { asText, exactly, oneOf, yesNo } from './building';
+import { asText, exactly, oneOf, wholeIn, yesNo } from './building';
 
 /** An id or a key, as it stands in an address or beside a form; whether there is such a one is looked up. */
 export const id = () => string().typeError('must be text').min(1).max(64).required();
@@ -21,6 +21,8 @@ export const truth = () => yesNo().required();
 export const saveMore = () => exactly({ evenSo: truth(), opened: opened() }).required();
 /** As many as are in the largest register. */
 export const ids = () => array().of(id()).max(20_000).required();
+export const pattern = () => oneOf(patterns).required();
+export const rung = () => wholeIn(1, 9).required();
 export const ladders = () => array().of(oneOf(patterns).required()).max(patterns.length).required();
 export const codes = () => array().of(text(40).required()).max(20).required();
 

@@ -23,7 +23,7 @@ import { ownFormat, ownFormatVersion } from '../schemas/own';
 import { bodyLimits } from '../schemas/requests';
 import { classLogKinds } from '../schemas/classLog';
 import { saidWords } from '../schemas/word';
-import { theBlocks } from './classes';
+import { theBlocks } from './classTemplates';
 
 type Json = Readonly<Record<string, unknown>>;
 

@@ -7,7 +7,8 @@ import type { LevelRules } from '../core/shapes/ladder';
 import type { PersonId } from '../core/shapes/person';
 import { nextDial, oneDialBack } from '../core/train/dials';
 import { isLine, presentIn, standing } from '../core/train/log';
-import type { HeldClass } from '../core/train/past';
+import { variantOf, type HeldClass } from '../core/train/past';
+import type { WrittenLine } from '../core/shapes/classLog';
 import {
   holdsAtOnce,
   proposalsFor,
@@ -26,6 +27,7 @@ import {
   ofRegister,
   storeLines,
   storeProposals,
+  type KeptClass,
 } from '../database/classes';
 import { addDecision, hasDecision } from '../database/decisions';
 import { storeEntry } from '../database/entries';
@@ -98,6 +100,7 @@ async function follow(desk: Desk, key: string): Promise<void> {
         },
         desk.who,
       );
+  await keepSwaps(desk, found, lines);
   const classes = await heldClasses(desk, present, addDays(day, -readBackDays));
   const { people: before } = await peopleInClass(desk, present);
   await keepShown(desk, key, day, before, classes);
@@ -121,6 +124,28 @@ async function follow(desk: Desk, key: string): Promise<void> {
 
 /** The same line of the same class is the same entry, however often it is worked out; short enough to be taken back by. */
 const entryId = (...of: readonly (string | number)[]): string => `class-${hashOf(of.join(' ')).slice(0, 40)}`;
+
+/** Every swap is an entry, as one tapped at the desk is. */
+async function keepSwaps(desk: Desk, { key, day, plan }: KeptClass, lines: readonly WrittenLine[]): Promise<void> {
+  const savedAt = desk.now().toISOString();
+  for (const { personId, writer, seq, content } of standing(lines).filter(isLine('swap'))) {
+    const { pattern, code, hurt, changes = [] } = content;
+    const done = personId === null || !plan ? null : variantOf(plan, personId, pattern);
+    if (personId === null || !hurt || !done) continue;
+    const { joint, grade } = hurt;
+    await storeEntry(
+      desk.db,
+      {
+        ...{ id: entryId(key, 'swap', writer, seq), personId, on: day, savedAt },
+        content: {
+          ...{ kind: 'swap', pattern, rung: done.rung, joint, side: sideOf(hurt), grade, sharp: null, where: null },
+          ...{ sign: false, instead: code === '' ? null : code, changes },
+        },
+      },
+      desk.who,
+    );
+  }
+}
 
 /** The back and the neck have no side. */
 const sideOf = ({ joint, side }: { readonly joint: string; readonly side: 'L' | 'R' | null }) =>

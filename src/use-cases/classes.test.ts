@@ -7,11 +7,14 @@ import { askedOf } from '../core/train/lay';
 import { isVariant } from '../core/train/variant';
 import { demoCopy } from '../demo/demoCopy';
 import { makePlan, proposeClass, readClass, saveClass } from './classes';
+import { dropTemplate, keepTemplate, readTemplates } from './classTemplates';
+import { erasePeople } from '../database/erase';
 import { closeForgotten, confirmProposals, readProposals, saveClassLog, takeBackProposals } from './classLog';
 import { confirmLevels } from './confirmLevels';
 import { deskOf } from './desk';
 import type { Register } from './openRegister';
 import { readEverybody, readPerson } from './readPeople';
+import { swapsInClass } from './swaps';
 
 const first = '2026-03-02';
 let db: Register;
@@ -190,6 +193,28 @@ describe('what follows', () => {
     });
     expect(mine.filter((p) => p.proposal.kind === 'back')).toHaveLength(1);
   });
+  test('another movement because it hurt is an entry and counts neither way; twice running it is a down-sign', async () => {
+    const found = await swapsInClass(desk(), ids.odile, 'H', 4);
+    const [offer] = found?.offers.back?.['0-2'] ?? [];
+    expect(offer).toBeDefined();
+    const swap = (code: string): readonly [string, ClassLogContent] => [
+      ids.odile,
+      {
+        ...{ kind: 'swap', pattern: 'H', code, forPain: true, changes: offer?.changes ?? [] },
+        hurt: { joint: 'back', side: null, grade: '0-2' },
+      },
+    ];
+    const ofH = async (key: string, day: string) =>
+      (await readProposals(desk(day), key)).filter((p) => p.personId === ids.odile && p.proposal.pattern === 'H');
+    const first1 = await held(first, [swap(offer?.code ?? '')]);
+    expect(await ofH(first1, first)).toEqual([]);
+    expect((await personOf(ids.odile)).known.entries.at(-1)?.content).toMatchObject({
+      ...{ kind: 'swap', pattern: 'H', rung: 4, joint: 'back', grade: '0-2', instead: offer?.code },
+    });
+    const week = addDays(first, 7);
+    const again = await held(week, [swap('')]);
+    expect(await ofH(again, week)).toMatchObject([{ proposal: { row: 'P2', kind: 'back' }, state: 'holds' }]);
+  });
   test('a sign of health in class: nothing follows for this person, in any pattern', async () => {
     const key = await held(first, [[ids.odile, { kind: 'stop', pattern: 'S', why: 'body', set: 'first' }]]);
     const all = await readProposals(desk(), key);
@@ -229,4 +254,45 @@ describe('what follows', () => {
     expect(closedAt).not.toBeNull();
     expect(lines?.find((l) => l.content.kind === 'close')?.content).toEqual({ kind: 'close', late: true });
   });
+});
+
+describe('classes of our own', () => {
+  const kept = { title: 'Tuesday short', minutes: 25, from: 'intervals', blocks: body(first).blocks.slice(0, 3) };
+  test('are kept once, planned from under their name, and put aside; a name is given once', async () => {
+    const said = await keepTemplate(desk(), 'template-1', kept);
+    expect(said).toMatchObject({ kind: 'kept', id: 'own-template-1' });
+    expect(await keepTemplate(desk(), 'template-1', kept)).toMatchObject({ kind: 'kept' });
+    const twin = await keepTemplate(desk(), 'template-2', kept);
+    expect(twin).toMatchObject({ kind: 'rejected', errors: [{ path: '/title' }] });
+    const [own] = (await readTemplates(desk())).filter((t) => t.own);
+    expect([own?.title, own?.blocks]).toEqual(['Tuesday short', kept.blocks]);
+    const asked = { ...body(first), template: 'own-template-1', blocks: own?.blocks ?? [] };
+    expect(await saveClass(desk(), 'class-own-1', asked)).toEqual({ kind: 'created' });
+    expect((await readClass(desk(), 'class-own-1'))?.plan.title).toBe('Tuesday short');
+    expect((await dropTemplate(desk(), 'own-template-1')).some((t) => t.own)).toBe(false);
+    expect((await readClass(desk(), 'class-own-1'))?.plan.title).toBe('Tuesday short');
+  });
+  test('that have no name, no block, or a block of no class say so, and nothing is kept', async () => {
+    const path = async (more: object) => {
+      const said = await keepTemplate(desk(), 'template-3', { ...kept, ...more });
+      return said.kind === 'rejected' ? said.errors[0]?.path : said.kind;
+    };
+    expect(await path({ title: 'x' })).toBe('/title');
+    expect(await path({ blocks: [] })).toBe('/blocks');
+    expect(await path({ blocks: [{ id: 'x', of: 'intervals/zz', more: 0 }] })).toBe('/blocks/0/of');
+    expect((await readTemplates(desk())).some((t) => t.own)).toBe(false);
+  });
+});
+
+test('who is erased stands in no plan and no log any more; the others do', async () => {
+  await saveClass(desk(), 'class-erase-2', body(first));
+  await held(first, [seen(ids.odile, 'S')], 'class-erase-1');
+  await erasePeople(db, [ids.odile], 'who', new Date(`${first}T12:00:00Z`));
+  for (const key of ['class-erase-1', 'class-erase-2']) {
+    const found = await readClass(desk(), key);
+    const words = JSON.stringify(found);
+    expect([words.includes(ids.odile), words.includes('Odile')]).toEqual([false, false]);
+    expect(found?.plan.people).toEqual([ids.bertil, ids.agnes]);
+    expect(found?.plan.doing.some((d) => d.parts.flat().some((one) => one.personId === ids.bertil))).toBe(true);
+  }
 });

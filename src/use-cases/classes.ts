@@ -15,7 +15,7 @@ import { patterns, setPatterns, type Facts, type IsoDate, type Pattern } from '.
 import type { Ladder, LevelRules } from '../core/shapes/ladder';
 import type { PersonId } from '../core/shapes/person';
 import { eyeOn, type Eye } from '../core/train/eyes';
-import { askedOf, blockBook, layBlocks } from '../core/train/lay';
+import { askedOf, layBlocks } from '../core/train/lay';
 import { presentIn } from '../core/train/log';
 import { pastSessions, trainedIn, type HeldClass, type PastSession, type TrainedPattern } from '../core/train/past';
 import {
@@ -43,14 +43,12 @@ import { groupsOfPeople, sittingOn } from '../database/groups';
 import { listPeople } from '../database/people';
 import { planBody } from '../schemas/classPlan';
 import { parse, type FieldError } from '../schemas/parse';
+import { readTemplates, theBlocks } from './classTemplates';
 import { together, type Desk } from './desk';
 import { groupsToSeat, readGroups } from './groups';
 import { readHelpers } from './helpers';
 import { readPlace } from './places';
 import { knownPeople } from './readPeople';
-
-/** The blocks there are, by the name they are asked for. */
-export const theBlocks = blockBook(classTemplates);
 
 /** Classes are read back so far to see what was shown, what is due and what rests. */
 const readBackDays = 16 * 7;
@@ -145,7 +143,7 @@ export const pastOf = (one: InClass, classes: readonly HeldClass[], pattern: Pat
 
 /** What everybody does in what was asked for: the whole plan, as it can be run. */
 export async function makePlan(desk: Desk, asked: PlanAsked): Promise<PlanShown> {
-  const [place, helpers] = [await readPlace(desk), await readHelpers(desk)];
+  const [place, helpers, templates] = [await readPlace(desk), await readHelpers(desk), await readTemplates(desk)];
   const { people } = await peopleInClass(desk, asked.people);
   const classes = await heldClasses(desk, asked.people, addDays(asked.day, -readBackDays));
   const whole = layBlocks(asked.blocks, theBlocks);
@@ -165,7 +163,7 @@ export async function makePlan(desk: Desk, asked: PlanAsked): Promise<PlanShown>
   );
   const plan: ClassPlan = {
     ...asked,
-    ...{ title: classTemplates.find((t) => t.id === asked.template)?.title ?? asked.template, place: place.name },
+    ...{ title: templates.find((t) => t.id === asked.template)?.title ?? asked.template, place: place.name },
     people: people.map((p) => p.view.person.id),
     who: people.map((p, i) => ({
       id: p.view.person.id,
@@ -210,9 +208,9 @@ function eyesOf(people: readonly InClass[], classes: readonly HeldClass[], laid:
   );
 }
 
-const thePlanBody = () =>
+const thePlanBody = async (desk: Desk) =>
   planBody(
-    classTemplates.map((t) => t.id),
+    (await readTemplates(desk)).map((t) => t.id),
     [...theBlocks.keys()],
   );
 
@@ -222,7 +220,7 @@ export type SaveClass =
 
 /** Keeps a plan under its key. It may be planned anew until it begins; a day to come is a plan, not a class. */
 export async function saveClass(desk: Desk, key: string, sent: unknown): Promise<SaveClass> {
-  const parsed = parse(thePlanBody(), sent);
+  const parsed = parse(await thePlanBody(desk), sent);
   if (parsed.kind === 'bad') return { kind: 'rejected', errors: parsed.errors };
   const asked = parsed.value;
   const errors: FieldError[] = [];
@@ -326,7 +324,7 @@ const firstClasses = 2;
 
 /** The plan as it would be, for a form that is being changed; `null` where what was sent is none. */
 export async function tryPlan(desk: Desk, sent: unknown): Promise<PlanShown | null> {
-  const parsed = parse(thePlanBody(), sent);
+  const parsed = parse(await thePlanBody(desk), sent);
   return parsed.kind === 'bad' ? null : makePlan(desk, parsed.value);
 }
 

@@ -58,6 +58,39 @@ export async function readSwaps(
   });
 }
 
+/** One thing to do instead, as a running class offers it. */
+export interface ClassOffer {
+  readonly code: string;
+  readonly name: string;
+  readonly changes: readonly string[];
+}
+
+/** What a running class offers for each joint and grade; `null` where nothing is and it is left out. */
+export type ClassSwaps = Readonly<
+  Partial<Record<LoadedJoint, Readonly<Record<(typeof offeredGrades)[number], readonly ClassOffer[]>>>>
+>;
+
+/** The same finder for a running class, all of it at once: two taps show an answer without asking again. */
+export async function swapsInClass(
+  desk: Desk,
+  id: PersonId,
+  pattern: Pattern,
+  rung: number,
+): Promise<{ readonly swappedToday: readonly LoadedJoint[]; readonly offers: ClassSwaps } | null> {
+  const view = await readPerson(desk, id);
+  const found = view ? await readSwaps(desk, view, pattern, rung) : null;
+  if (found?.kind !== 'swaps') return null;
+  const told = (answer: SwapAnswer): ClassOffer[] =>
+    answer.kind === 'offers'
+      ? answer.offers.map(({ level, changes }) => ({ code: level.code, name: level.name, changes }))
+      : [];
+  const { answers, swappedToday } = found;
+  const offers: ClassSwaps = Object.fromEntries(
+    loadedJoints.map((j) => [j, { '0-2': told(answers[j]['0-2']), '3-4': told(answers[j]['3-4']) }]),
+  );
+  return { swappedToday, offers };
+}
+
 interface Case {
   readonly rules: LevelRules;
   readonly facts: Facts;

@@ -2,6 +2,7 @@ import type { Pattern, Side } from './facts';
 import type { LoadedJoint } from './ladder';
 import type { FormCheckCode } from './move';
 import type { PersonId } from './person';
+import type { SwapGrade } from './swap';
 
 export const stopWhys = ['form', 'body', 'wish'] as const;
 export type StopWhy = (typeof stopWhys)[number];
@@ -35,7 +36,17 @@ export type ClassLogContent =
   | { readonly kind: 'effort'; readonly pattern: Pattern | null; readonly value: number }
   | { readonly kind: 'support'; readonly pattern: Pattern; readonly change: 'more' | 'less' }
   | { readonly kind: 'seat'; readonly pattern: Pattern; readonly change: 'higher' | 'lower' }
-  | { readonly kind: 'swap'; readonly pattern: Pattern; readonly code: string; readonly forPain: boolean }
+  | {
+      readonly kind: 'swap';
+      readonly pattern: Pattern;
+      /** Of what was done instead; empty where it is not known or nothing was. */
+      readonly code: string;
+      readonly forPain: boolean;
+      /** Where it hurt and how much; left out where it was not tapped. */
+      readonly hurt?: { readonly joint: LoadedJoint; readonly side: Side | null; readonly grade: SwapGrade };
+      /** What was changed with it, in words. */
+      readonly changes?: readonly string[];
+    }
   | {
       readonly kind: 'stop';
       readonly pattern: Pattern;

@@ -10,11 +10,21 @@ export interface BlockAsked {
   readonly more: number;
 }
 
+/** A class a hall put together out of blocks that ship. */
+export interface OwnTemplate {
+  readonly id: string;
+  readonly title: string;
+  readonly minutes: number;
+  /** The class it was made from. */
+  readonly from: string;
+  readonly blocks: readonly BlockAsked[];
+}
+
 /** What an instructor asks for; everything else follows from the levels. */
 export interface PlanAsked {
   readonly day: IsoDate;
   readonly groupId: string | null;
-  /** The class it was made from. */
+  /** The class it was made from, of those that ship or of the hall’s own. */
   readonly template: string;
   /** The time there is. */
   readonly minutes: number;

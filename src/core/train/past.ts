@@ -31,7 +31,7 @@ export interface PastSession {
 }
 
 /** What somebody did of a pattern in a class; a pattern done twice is one session. */
-export function variantOf({ doing }: HeldClass, personId: PersonId, pattern: Pattern): Variant | null {
+export function variantOf({ doing }: Pick<HeldClass, 'doing'>, personId: PersonId, pattern: Pattern): Variant | null {
   const all = doing.flatMap((b) => b.parts.flatMap((part) => part.filter(isVariant)));
   const theirs = all.filter((v) => v.personId === personId && v.pattern === pattern);
   // Their own before what stood in for something else.
@@ -58,15 +58,22 @@ export function pastSessions(
     const session = sessionOf(one.lines, personId, pattern, classesBefore + i, theirs[i + 1]?.lines ?? []);
     const before = past.filter((s) => s.grade !== null && s.rung === variant.rung).slice(0, 2);
     const heavyBefore = before.length === 2 && before.every((s) => s.grade === 'H');
+    // Done otherwise twice running because it hurt is a down-sign; once it says nothing of the own level.
+    const swappedAgain = isSwappedForPain(session) && past[0] !== undefined && isSwappedForPain(past[0].session);
     const counts = session.kind === 'counts' && variant.folded === null;
     past.unshift({
       ...{ key: one.key, day: one.day, rung: variant.rung, code: variant.code, dose: variant.dose, variant, session },
-      grade: counts ? gradeOf(session.facts, heavyBefore) : null,
+      grade: swappedAgain ? 'D' : counts ? gradeOf(session.facts, heavyBefore) : null,
       seen: session.kind === 'counts' && session.facts.looked === 'seen',
     });
   }
   return past;
 }
+
+const isSwappedForPain = (session: Session): boolean =>
+  session.kind === 'not' &&
+  session.why === 'swapped' &&
+  session.lines.some((l) => l.content.kind === 'swap' && l.content.forPain);
 
 /** The sessions of one pattern, oldest first. */
 export interface TrainedPattern {

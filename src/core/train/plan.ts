@@ -53,6 +53,18 @@ export function doings(
 export const variantsIn = (all: readonly BlockDoing[]): Variant[] =>
   all.flatMap((b) => b.parts.flatMap((part) => part.filter(isVariant)));
 
+/** A kept plan without somebody who was taken out of the register: who they were stands nowhere in it. */
+export function withoutPerson(plan: ClassPlan, id: PersonId): ClassPlan {
+  const others = (of: { readonly personId: PersonId }) => of.personId !== id;
+  return {
+    ...plan,
+    people: plan.people.filter((one) => one !== id),
+    who: plan.who.filter((w) => w.id !== id),
+    doing: plan.doing.map((b) => ({ ...b, parts: b.parts.map((part) => part.filter(others)) })),
+    eyes: plan.eyes.filter(others),
+  };
+}
+
 /** One thing to carry out, and whether the cupboard has so many. */
 export interface ToCarry {
   readonly what: string;

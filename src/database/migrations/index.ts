@@ -12,6 +12,7 @@ import { helpers } from './0008-helpers';
 import { steps } from './0011-steps';
 import { ownExercises } from './0012-own-exercises';
 import { handedCards } from './0013-handed-cards';
+import { classTemplates } from './0014-class-templates';
 
 /**
  * A migration with its number. Kysely does not wrap SQLite's schema changes in a transaction, so each opens its own
@@ -45,6 +46,7 @@ export const migrations: Readonly<Record<string, Migration>> = {
   '0011-steps': numbered(11, steps),
   '0012-own-exercises': numbered(12, ownExercises),
   '0013-handed-cards': numbered(13, handedCards),
+  '0014-class-templates': numbered(14, classTemplates),
 };
 
 export const newestVersion = Object.keys(migrations).length;

@@ -1,10 +1,11 @@
 'use client';
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { formChecks } from '../../catalogue/form-checks/formChecks';
 import type { ClassLogContent } from '../../core/shapes/classLog';
 import type { Pattern, Side } from '../../core/shapes/facts';
 import { loadedJoints, type LoadedJoint } from '../../core/shapes/ladder';
+import type { SwapGrade } from '../../core/shapes/swap';
 import type { Variant } from '../../core/train/variant';
 import { Button } from '../touch/button';
 
@@ -17,13 +18,28 @@ interface Props {
   /** Form checks of this rung. */
   readonly checks: readonly string[];
   readonly note: (content: ClassLogContent) => void;
+  /** What they may do instead; rejects or `null` where that cannot be told. */
+  readonly findSwaps: FindSwaps;
+  /** Joints for which something was swapped in this class already. */
+  readonly swapped: readonly LoadedJoint[];
   readonly close: () => void;
 }
 
-type Asked = 'what' | 'form' | 'pain' | 'stop';
+export type FindSwaps = (pattern: Pattern, rung: number) => Promise<SwapsFound | null>;
+interface SwapsFound {
+  readonly swappedToday: readonly LoadedJoint[];
+  readonly offers: Readonly<Partial<Record<LoadedJoint, Readonly<Record<'0-2' | '3-4', readonly Offer[]>>>>>;
+}
+interface Offer {
+  readonly code: string;
+  readonly name: string;
+  readonly changes: readonly string[];
+}
+
+type Asked = 'what' | 'form' | 'pain' | 'stop' | 'swap';
 
 /** What was different with one person: one tap, and the screen is the class again. Nothing is ever typed here. */
-export function Different({ name, variant, pattern, round, checks, note, close }: Props) {
+export function Different({ name, variant, pattern, round, checks, note, findSwaps, swapped, close }: Props) {
   const [asked, setAsked] = useState<Asked>('what');
   const say = (content: ClassLogContent) => {
     note(content);
@@ -47,9 +63,12 @@ export function Different({ name, variant, pattern, round, checks, note, close }
               {variant.why && `: ${variant.why}`}
             </p>
           )}
-          {asked === 'what' && <What {...{ pattern, say, ask: setAsked }} />}
+          {asked === 'what' && <What {...{ pattern, say, ask: setAsked }} swaps={variant !== null} />}
           {asked === 'form' && pattern && <Form pattern={pattern} checks={checks} say={say} />}
           {asked === 'pain' && <Pain pattern={pattern} say={say} />}
+          {asked === 'swap' && variant && (
+            <Instead {...{ variant, findSwaps, swapped, note, close }} pain={() => setAsked('pain')} />
+          )}
           {asked === 'stop' && pattern && <Stop pattern={pattern} set={round > 1 ? 'later' : 'first'} say={say} />}
         </DialogPanel>
       </div>
@@ -64,8 +83,10 @@ function What({
   pattern,
   say,
   ask,
+  swaps,
 }: {
   pattern: Pattern | null;
+  swaps: boolean;
   say: (content: ClassLogContent) => void;
   ask: (what: Asked) => void;
 }) {
@@ -104,9 +125,11 @@ function What({
           <Button look="line" className={big} onClick={() => say({ kind: 'seat', pattern, change: 'higher' })}>
             Higher seat
           </Button>
-          <Button look="line" className={big} onClick={() => say({ kind: 'swap', pattern, code: '', forPain: true })}>
-            Did another one: it hurt
-          </Button>
+          {swaps && (
+            <Button look="line" className={big} onClick={() => ask('swap')}>
+              It hurts: another one …
+            </Button>
+          )}
           <Button look="line" className={big} onClick={() => say({ kind: 'not-done', pattern, why: 'other' })}>
             Not done
           </Button>
@@ -212,6 +235,111 @@ function Pain({ pattern, say }: { pattern: Pattern | null; say: (content: ClassL
         ))}
       </div>
       {joint === null && <p className="mt-2 text-lg">First where, then how much.</p>}
+    </>
+  );
+}
+
+const grades = ['0-2', '3-4', '5+'] as const;
+const gradeWords = { '0-2': '0 to 2', '3-4': '3 or 4', '5+': '5 and over' } as const;
+
+/** Two taps, the joint and how much; then at most three things to do instead, each open to them today. */
+function Instead({
+  variant: { pattern, rung },
+  findSwaps,
+  swapped,
+  note,
+  pain,
+  close,
+}: Pick<Props, 'findSwaps' | 'swapped' | 'note' | 'close'> & { variant: Variant; pain: () => void }) {
+  const [joint, setJoint] = useState<LoadedJoint | null>(null);
+  const [side, setSide] = useState<Side | null>(null);
+  const [grade, setGrade] = useState<SwapGrade | null>(null);
+  const [found, setFound] = useState<SwapsFound | 'asked' | 'away' | null>('asked');
+  useEffect(() => {
+    let live = true;
+    findSwaps(pattern, rung).then(
+      (said) => {
+        if (live) setFound(said);
+      },
+      () => {
+        if (live) setFound('away');
+      },
+    );
+    return () => {
+      live = false;
+    };
+  }, [findSwaps, pattern, rung]);
+  const did = (code: string, changes: readonly string[]) => {
+    if (joint === null || grade === null) return;
+    note({ kind: 'swap', pattern, code, forPain: true, hurt: { joint, side, grade }, changes });
+    if (grade === '5+') pain();
+    else close();
+  };
+  const choice =
+    'min-h-14 cursor-pointer rounded-md border-2 border-ink px-4 text-lg aria-pressed:bg-ink aria-pressed:text-board';
+  const asked = joint !== null && grade !== null;
+  const again =
+    joint !== null && [...swapped, ...(typeof found === 'object' ? (found?.swappedToday ?? []) : [])].includes(joint);
+  const offers =
+    asked && grade !== '5+' && !again && typeof found === 'object' && found ? (found.offers[joint]?.[grade] ?? []) : [];
+  return (
+    <>
+      <div className="mt-3 flex flex-wrap gap-3" role="group" aria-label="Where it hurts">
+        {loadedJoints.map((j) => (
+          <button key={j} type="button" aria-pressed={joint === j} className={choice} onClick={() => setJoint(j)}>
+            {j}
+          </button>
+        ))}
+        {(['L', 'R'] as const).map((s) => (
+          <button
+            key={s}
+            type="button"
+            aria-pressed={side === s}
+            disabled={joint === 'back'}
+            className={`${choice} disabled:opacity-50`}
+            onClick={() => setSide(side === s ? null : s)}
+          >
+            {s === 'L' ? 'left' : 'right'}
+          </button>
+        ))}
+      </div>
+      <div className="mt-3 flex flex-wrap gap-3" role="group" aria-label="How much of 10">
+        {grades.map((g) => (
+          <button
+            key={g}
+            type="button"
+            aria-pressed={grade === g}
+            className={`${choice} num`}
+            onClick={() => setGrade(g)}
+          >
+            {gradeWords[g]}
+          </button>
+        ))}
+      </div>
+      <div className="mt-3 grid gap-3" aria-live="polite" data-testid="instead">
+        {!asked && (
+          <p className="text-lg">Where, and how much. Burning on both sides that goes when they stop is work.</p>
+        )}
+        {asked && found === 'asked' && <p className="text-lg">Looking …</p>}
+        {asked && found === 'away' && (
+          <p className="text-lg">The register does not answer: something seated today, or leave it out.</p>
+        )}
+        {offers.map((o) => (
+          <Button
+            key={`${o.code} ${o.changes.join()}`}
+            look="line"
+            className="min-h-20! justify-start! text-left text-xl whitespace-normal!"
+            onClick={() => did(o.code, o.changes)}
+          >
+            {[o.name, ...o.changes].join(', ')}
+          </Button>
+        ))}
+        {asked && found !== 'asked' && (
+          <Button className="min-h-16! text-lg" look={offers.length > 0 ? 'plain' : 'main'} onClick={() => did('', [])}>
+            {grade === '5+' ? 'Leave it out today, and note how much' : 'Leave it out today'}
+          </Button>
+        )}
+      </div>
     </>
   );
 }

@@ -7,6 +7,7 @@ import { placeFor, usualHeightCm, withHands } from '../../core/figure/held';
 import { clockOf } from '../../core/train/log';
 import type { ClassPlan } from '../../core/train/plan';
 import { compile } from '../../core/train/timeline';
+import { flashesAt } from '../../core/train/tones';
 import { isVariant, type Variant } from '../../core/train/variant';
 import { SolvedFigure } from '../drawing/solvedFigure';
 import { clockWords } from './clockWords';
@@ -19,6 +20,8 @@ interface Props {
   readonly lines: readonly WrittenLine[];
   /** How each rung looks, by `S5`. */
   readonly poses: Readonly<Record<string, RungPoses>>;
+  /** Flashes for whoever does not hear. */
+  readonly flash: boolean;
 }
 
 const askMs = 3000;
@@ -27,7 +30,7 @@ const askMs = 3000;
  * For the second screen: the variants by number with their figures, the time and the cue. No name with a level, and no word of
  * health.
  */
-export function HallFace({ classKey, plan, lines, poses: posesBy }: Props) {
+export function HallFace({ classKey, plan, lines, poses: posesBy, flash }: Props) {
   const timeline = useMemo(() => compile(plan.laid), [plan.laid]);
   const [events, setEvents] = useState<readonly ClockEvent[]>(() => clockOf(lines));
   useToldByClass(
@@ -54,9 +57,10 @@ export function HallFace({ classKey, plan, lines, poses: posesBy }: Props) {
   // Between two movements the one that comes is shown.
   const at = span?.part ?? moment.next?.part ?? 0;
   const shown = block?.stations ? parts.flat() : (parts[at] ?? []);
+  const lit = flash && elapsedS !== null && !held && flashesAt(timeline, elapsedS);
   const variants = distinct(shown.filter(isVariant));
   return (
-    <main className="flex min-h-dvh flex-col bg-floor p-6 text-ink">
+    <main className={`flex min-h-dvh flex-col p-6 ${lit ? 'bg-ink text-board' : 'bg-floor text-ink'}`}>
       <h1 className="text-[4vw] leading-tight font-extrabold">
         {elapsedS === null ? plan.title : (block?.title ?? '')}
       </h1>

@@ -28,33 +28,27 @@ import type { PlanShown } from '../../core/train/plan';
 import { isVariant } from '../../core/train/variant';
 import { newClientKey } from '../test/bench/store';
 import { Button } from '../touch/button';
-import { Choice, TickBox } from '../touch/field';
+import { Choice, TextBox, TickBox } from '../touch/field';
 import { FootBar } from '../touch/footBar';
-
-interface TemplateChoice {
-  readonly id: string;
-  readonly title: string;
-  readonly says: string;
-  readonly minutes: number;
-  readonly blocks: readonly BlockAsked[];
-}
+import { OwnTemplates, type KeepOwn, type TemplateListed } from './ownTemplates';
 
 interface Props {
   readonly asked: PlanAsked;
   readonly shown: PlanShown;
   readonly title: string;
   readonly units: UnitSystem;
-  readonly templates: readonly TemplateChoice[];
+  readonly templates: readonly TemplateListed[];
   readonly blockTitles: Readonly<Record<string, string>>;
   readonly people: readonly { readonly id: string; readonly name: string }[];
   readonly helpers: readonly { readonly id: string; readonly name: string; readonly maySpot: boolean }[];
+  readonly keepTemplate: KeepOwn;
+  readonly dropTemplate: (id: string) => Promise<readonly TemplateListed[]>;
   readonly make: (asked: PlanAsked) => Promise<PlanShown | null>;
   readonly save: (
     key: string,
     asked: PlanAsked,
   ) => Promise<{ readonly kind: string; readonly errors?: readonly { readonly message: string }[] }>;
 }
-export type { TemplateChoice };
 
 const untestedWords = {
   'not-tested': 'has no test yet',
@@ -67,12 +61,13 @@ const untestedWords = {
  * lengthened or taken out, and everything a change brings shows at once.
  */
 export function PlanClass(props: Props) {
-  const { title, units, templates, blockTitles, people, helpers, make, save } = props;
+  const { title, units, blockTitles, people, helpers, make, save } = props;
   const router = useRouter();
   const [asked, setAsked] = useState(props.asked);
   const [before, setBefore] = useState<readonly PlanAsked[]>([]);
   const [shown, setShown] = useState(props.shown);
   const [fault, setFault] = useState('');
+  const [templates, setTemplates] = useState(props.templates);
   const [busy, work] = useTransition();
   const key = useRef('');
   const newest = useRef(0);
@@ -109,6 +104,7 @@ export function PlanClass(props: Props) {
       else setFault(said.errors?.map((e) => e.message).join(' ') ?? 'This plan was not kept.');
     });
   const { plan, minutesPlanned, dropped, overMinutes, carry, seats, untested, heldAlready } = shown;
+  const template = templates.find((t) => t.id === asked.template);
   const titleOf = (id: UniqueIdentifier | undefined): string => {
     const block = asked.blocks.find((b) => b.id === id);
     return block ? (blockTitles[block.of] ?? '') : '';
@@ -139,12 +135,31 @@ export function PlanClass(props: Props) {
               if (t) change({ ...asked, template: t.id, blocks: t.blocks, minutes: Math.ceil(t.minutes / 5) * 5 });
             }}
           >
-            {templates.map((t) => (
-              <option key={t.id} value={t.id}>
-                {t.title}, {t.minutes} min
-              </option>
-            ))}
+            {[true, false].map(
+              (own) =>
+                templates.some((t) => t.own === own) && (
+                  <optgroup key={String(own)} label={own ? 'Of our own' : 'That ship with it'}>
+                    {templates
+                      .filter((t) => t.own === own)
+                      .map((t) => (
+                        <option key={t.id} value={t.id}>
+                          {t.title}, {t.minutes} min
+                        </option>
+                      ))}
+                  </optgroup>
+                ),
+            )}
           </Choice>
+        </label>
+        <label className="font-semibold">
+          Who leads
+          <TextBox
+            className="mt-1 block w-48"
+            maxLength={80}
+            value={asked.leader}
+            // Nothing of the plan hangs on it.
+            onChange={(e) => setAsked({ ...asked, leader: e.target.value })}
+          />
         </label>
         <div role="group" aria-label="Minutes there are" className="flex flex-wrap items-center gap-2">
           <Button
@@ -171,7 +186,19 @@ export function PlanClass(props: Props) {
           )}
         </div>
       </div>
-      <p className="mt-2">{templates.find((t) => t.id === asked.template)?.says}</p>
+      <div className="mt-2 flex flex-wrap items-center gap-x-4 gap-y-2">
+        <p>{template?.says}</p>
+        <OwnTemplates
+          {...{ asked, template, minutesPlanned }}
+          keep={props.keepTemplate}
+          drop={props.dropTemplate}
+          changed={(now, id) => {
+            setTemplates(now);
+            const chosen = now.find((t) => t.id === id) ?? now.find((t) => t.id === template?.id) ?? now.at(-1);
+            if (chosen && chosen.id !== asked.template) setAsked({ ...asked, template: chosen.id });
+          }}
+        />
+      </div>
       <div role="status" data-testid="plan-told">
         {heldAlready && (
           <Told>A class of this group was held today already. Start this one only if it is another.</Told>

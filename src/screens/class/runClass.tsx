@@ -1,12 +1,13 @@
 'use client';
-import { useMemo, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import type { ClassPlan } from '../../core/train/plan';
 import { shelves, type Shelf } from '../../core/shapes/class';
 import type { ClassLogContent, WrittenLine } from '../../core/shapes/classLog';
+import type { LoadedJoint } from '../../core/shapes/ladder';
 import { clockOf, presentIn, standing } from '../../core/train/log';
 import { eyesFor, type EyeReason } from '../../core/train/eyes';
 import { compile } from '../../core/train/timeline';
-import { toneKinds, type ToneKind } from '../../core/train/tones';
+import { flashesAt, toneKinds, type ToneKind } from '../../core/train/tones';
 import { seenWords } from './seenWords';
 import { isVariant, type Doing, type Variant } from '../../core/train/variant';
 import { handsAreNamed, handWords } from '../levels/levelWords';
@@ -16,7 +17,7 @@ import { Button, ButtonLink, Key } from '../touch/button';
 import { TickBox } from '../touch/field';
 import { FootBar } from '../touch/footBar';
 import { clockWords } from './clockWords';
-import { Different } from './different';
+import { Different, type FindSwaps } from './different';
 import { useTellFace } from './faceChannel';
 import { useClassLog } from './useClassLog';
 import { useMoment, type Now } from './useMoment';
@@ -28,7 +29,14 @@ interface Props {
   readonly lines: readonly WrittenLine[];
   /** Form checks by rung, `S5`. */
   readonly checks: Readonly<Record<string, readonly string[]>>;
+  readonly findSwaps: (personId: string, ...of: Parameters<FindSwaps>) => ReturnType<FindSwaps>;
 }
+
+/** Joints for which somebody did another movement in this class. */
+const swappedFor = (lines: readonly WrittenLine[], personId: string): LoadedJoint[] =>
+  standing(lines).flatMap((l) =>
+    l.personId === personId && l.content.kind === 'swap' && l.content.hurt ? [l.content.hurt.joint] : [],
+  );
 
 const shelfWords: Readonly<Record<Shelf, string>> = { A: 'A, at the wall', B: 'B, beside', C: 'C, free' };
 const eyeWords: Readonly<Record<EyeReason, string>> = {
@@ -37,19 +45,27 @@ const eyeWords: Readonly<Record<EyeReason, string>> = {
   long: 'not looked at for three classes',
 };
 const toneWords: Readonly<Record<ToneKind, string>> = {
-  ...{ start: 'start', change: 'rest and change', last: 'last three seconds', half: 'half-way', reps: 'up and down' },
+  ...{
+    start: 'start',
+    change: 'rest and change',
+    last: 'last three seconds',
+    half: 'half-way',
+    reps: 'up and down',
+    breath: 'out on the effort',
+  },
 };
 
 /**
  * A class while it runs, for the person in front: what is now, huge; who is on what at the edge, each name one tap from what
  * was different; four to look at. Time is read from the wall clock, so a reload or a sleep lands where the class is.
  */
-export function RunClass({ classKey, plan, lines: known, checks }: Props) {
+export function RunClass({ classKey, plan, lines: known, checks, findSwaps }: Props) {
   const timeline = useMemo(() => compile(plan.laid), [plan.laid]);
   const log = useClassLog(classKey, known);
   const events = useMemo(() => clockOf(log.lines), [log.lines]);
   const now = useMoment(timeline, events);
   const [wanted, setWanted] = useState<ReadonlySet<ToneKind>>(new Set(['start', 'change', 'last']));
+  const [flash, setFlash] = useState(false);
   const [preview, setPreview] = useState(false);
   useTones(timeline, events, wanted);
   useAwake();
@@ -79,6 +95,10 @@ export function RunClass({ classKey, plan, lines: known, checks }: Props) {
     else return false;
     return true;
   });
+  const findTheirs = useCallback<FindSwaps>(
+    (pattern, rung) => (who === null ? Promise.resolve(null) : findSwaps(who, pattern, rung)),
+    [who, findSwaps],
+  );
   const chosen = who === null ? undefined : plan.who.find((w) => w.id === who);
   const chosenDoing = who === null ? null : of(who);
   const over = now.elapsedS !== null && now.moment.classLeftS <= 0;
@@ -87,7 +107,12 @@ export function RunClass({ classKey, plan, lines: known, checks }: Props) {
       <h1 className="sr-only">{plan.title}</h1>
       <div className="grid gap-x-6 gap-y-3 xl:grid-cols-[minmax(0,1fr)_28rem]">
         <div className="min-w-0">
-          <Clock now={now} plan={plan} small={block?.kind === 'log' || block?.kind === 'check' || over} />
+          <Clock
+            now={now}
+            plan={plan}
+            lit={flash && now.elapsedS !== null && !now.held && flashesAt(timeline, now.elapsedS)}
+            small={block?.kind === 'log' || block?.kind === 'check' || over}
+          />
           {block?.kind === 'check' && !over ? (
             <NextDay plan={plan} there={there} log={log.lines} note={log.note} />
           ) : block?.kind === 'log' || over ? (
@@ -126,7 +151,7 @@ export function RunClass({ classKey, plan, lines: known, checks }: Props) {
         )}
         <a
           className="inline-flex min-h-11 items-center text-squat underline underline-offset-4"
-          href={`/face/${classKey}`}
+          href={`/face/${classKey}${flash ? '?flash=1' : ''}`}
           target="_blank"
           rel="noreferrer"
         >
@@ -135,6 +160,12 @@ export function RunClass({ classKey, plan, lines: known, checks }: Props) {
         <details className="ml-auto">
           <summary className="flex min-h-11 cursor-pointer items-center font-semibold">Sounds</summary>
           <ul className="grid gap-1 py-1">
+            <li>
+              <label className="flex min-h-11 cursor-pointer items-center gap-3">
+                <TickBox checked={flash} onChange={() => setFlash(!flash)} />
+                flash for who does not hear
+              </label>
+            </li>
             {toneKinds.map((kind) => (
               <li key={kind}>
                 <label className="flex min-h-11 cursor-pointer items-center gap-3">
@@ -168,6 +199,8 @@ export function RunClass({ classKey, plan, lines: known, checks }: Props) {
             chosenDoing && isVariant(chosenDoing) ? (checks[`${chosenDoing.pattern}${chosenDoing.rung}`] ?? []) : []
           }
           note={(content) => log.note(content, chosen.id)}
+          findSwaps={findTheirs}
+          swapped={swappedFor(log.lines, chosen.id)}
           close={() => setWho(null)}
         />
       )}
@@ -189,7 +222,18 @@ function doingOf(
 }
 
 /** While the room is asked something the questions have the place. */
-function Clock({ now: { elapsedS, held, moment }, plan, small }: { now: Now; plan: ClassPlan; small: boolean }) {
+function Clock({
+  now: { elapsedS, held, moment },
+  plan,
+  small,
+  lit,
+}: {
+  now: Now;
+  plan: ClassPlan;
+  small: boolean;
+  /** Flashes for whoever does not hear. */
+  lit: boolean;
+}) {
   const { span, rep, next } = moment;
   const block = span ? plan.laid[span.block] : undefined;
   const over = elapsedS !== null && moment.classLeftS <= 0;
@@ -198,7 +242,8 @@ function Clock({ now: { elapsedS, held, moment }, plan, small }: { now: Now; pla
   return (
     <section
       aria-label="Now"
-      className={`border-4 p-4 ${held ? 'border-dashed border-ink' : span?.kind === 'work' ? 'border-squat' : 'border-ink'} bg-board`}
+      className={`border-4 p-4 ${held ? 'border-dashed border-ink' : span?.kind === 'work' ? 'border-squat' : 'border-ink'} ${lit ? 'bg-ink text-board' : 'bg-board'}`}
+      data-lit={lit}
     >
       <div className="flex flex-wrap items-baseline justify-between gap-x-6">
         <h2 className="text-[clamp(1.9rem,4vw,3.4rem)] leading-tight font-extrabold" data-testid="now-block">
@@ -415,7 +460,7 @@ const lineWords = ({ content }: WrittenLine): string | null => {
     case 'seat':
       return `${content.change} seat`;
     case 'swap':
-      return 'did another one';
+      return content.code === '' ? 'left it out: it hurts' : `did ${content.code.split('/')[0] ?? ''} instead`;
     case 'stop':
       return `stopped: ${content.why}`;
     case 'not-done':

@@ -6,7 +6,15 @@ import { tonesIn, type ToneAt, type ToneKind } from '../../core/train/tones';
 import { Tones } from '../test/bench/tones';
 
 const hertz: Readonly<Record<ToneAt['kind'], readonly [hertz: number, lengthMs: number]>> = {
-  ...{ work: [880, 400], rest: [440, 500], last: [550, 120], half: [660, 250], up: [700, 90], down: [500, 90] },
+  ...{
+    work: [880, 400],
+    rest: [440, 500],
+    last: [550, 120],
+    half: [660, 250],
+    up: [700, 90],
+    down: [500, 90],
+    breath: [220, 700],
+  },
 };
 /** Planned so far ahead, and again each second; a page that is hidden is woken rarely. */
 const [aheadS, hiddenAheadS, againMs] = [10, 90, 1000] as const;

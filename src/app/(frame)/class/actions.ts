@@ -1,7 +1,9 @@
 'use server';
-import { args, form, id } from '../../../schemas/door';
+import { args, form, id, pattern, rung } from '../../../schemas/door';
 import { confirmProposals, takeBackProposals } from '../../../use-cases/classLog';
 import { saveClass, tryPlan } from '../../../use-cases/classes';
+import { dropTemplate, keepTemplate } from '../../../use-cases/classTemplates';
+import { swapsInClass } from '../../../use-cases/swaps';
 import { seqs } from '../../../schemas/classLog';
 import { action } from '../../doors';
 
@@ -13,3 +15,10 @@ export const keepClassPlan = action(args([id(), form()]), saveClass, [['/class']
 export const confirmClass = action(args([id(), seqs()]), confirmProposals);
 
 export const takeBackClass = action(args([id(), seqs()]), takeBackProposals);
+
+/** What somebody may do instead of a movement that hurts, while the class goes on. */
+export const findClassSwaps = action(args([id(), pattern(), rung()]), swapsInClass);
+
+export const keepClassTemplate = action(args([id(), form()]), keepTemplate);
+
+export const dropClassTemplate = action(args([id()]), dropTemplate);

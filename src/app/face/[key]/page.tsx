@@ -6,9 +6,23 @@ import { theDesk } from '../../../use-cases/desk';
 
 export const metadata: Metadata = { title: 'For the hall' };
 
-export default async function HallFacePage({ params }: { params: Promise<{ key: string }> }) {
+interface Asked {
+  readonly params: Promise<{ key: string }>;
+  readonly searchParams: Promise<{ readonly flash?: string }>;
+}
+
+export default async function HallFacePage({ params, searchParams }: Asked) {
   const { key } = await params;
+  const { flash } = await searchParams;
   const found = await readClass(await theDesk(), key);
   if (!found) notFound();
-  return <HallFace classKey={key} plan={found.plan} lines={found.lines} poses={rungsIn(found.plan).poses} />;
+  return (
+    <HallFace
+      classKey={key}
+      plan={found.plan}
+      lines={found.lines}
+      poses={rungsIn(found.plan).poses}
+      flash={flash === '1'}
+    />
+  );
 }

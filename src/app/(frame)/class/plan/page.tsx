@@ -1,13 +1,12 @@
 import type { Metadata } from 'next';
-import { classTemplates } from '../../../../catalogue/classes';
-import { askedOf } from '../../../../core/train/lay';
 import { PlanClass } from '../../../../screens/class/planClass';
-import { makePlan, peopleToChoose, proposeClass, theBlocks } from '../../../../use-cases/classes';
+import { readTemplates, theBlocks } from '../../../../use-cases/classTemplates';
+import { makePlan, peopleToChoose, proposeClass } from '../../../../use-cases/classes';
 import { theDesk } from '../../../../use-cases/desk';
 import { readGroups } from '../../../../use-cases/groups';
 import { readHelpers } from '../../../../use-cases/helpers';
 import { readPlace } from '../../../../use-cases/places';
-import { keepClassPlan, makeClassPlan } from '../actions';
+import { dropClassTemplate, keepClassPlan, keepClassTemplate, makeClassPlan } from '../actions';
 
 export const metadata: Metadata = { title: 'Plan a class' };
 
@@ -26,15 +25,14 @@ export default async function PlanPage({ searchParams }: Asked) {
       shown={await makePlan(desk, asked)}
       title={group ? `A class for ${group.name}` : 'A class for who sits in today'}
       units={(await readPlace(desk)).units}
-      templates={classTemplates.map((t) => ({
-        ...{ id: t.id, title: t.title, says: t.says, minutes: t.minutes },
-        blocks: askedOf(t),
-      }))}
+      templates={await readTemplates(desk)}
       blockTitles={Object.fromEntries([...theBlocks].map(([name, b]) => [name, b.title]))}
       people={await peopleToChoose(desk, asked.people)}
       helpers={(await readHelpers(desk)).map((h) => ({ id: h.id, name: h.name, maySpot: h.may.spot !== null }))}
       make={makeClassPlan}
       save={keepClassPlan}
+      keepTemplate={keepClassTemplate}
+      dropTemplate={dropClassTemplate}
     />
   );
 }
