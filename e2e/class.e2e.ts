@@ -1,7 +1,19 @@
 import type { Page } from 'puppeteer-core';
 import { beforeAll, expect, onTestFinished, test } from 'vitest';
 import { findings } from './axe';
-import { addGroup, addReadyTo, hallFor, press, says, send, startServer, textOf, until, watchedPage } from './harness';
+import {
+  addGroup,
+  addHelper,
+  addReadyTo,
+  hallFor,
+  press,
+  says,
+  send,
+  startServer,
+  textOf,
+  until,
+  watchedPage,
+} from './harness';
 import { looksWrong, resize, sizes } from './looks';
 
 /** An hour from the plan to the next level, with the server killed on the way. */
@@ -25,6 +37,7 @@ beforeAll(async () => {
     await enter(id, 'four-stage', 3);
   }
   addGroup(hall, 'monday', 'Monday morning', ids);
+  addHelper(hall, 'bo', 'Bo');
 });
 
 const visit = async (path: string) => {
@@ -54,6 +67,14 @@ const announced = (page: Page, words: string) =>
     {},
     words,
   );
+/** What was different with somebody: the name, then a tap or two. */
+const different = async (page: Page, who: string, ...taps: readonly string[]) => {
+  const name = `::-p-xpath(//section[@aria-label="Who does what"]//button[contains(., "${who}")])`;
+  await (await page.waitForSelector(name))?.click();
+  await page.waitForSelector('[role=dialog]');
+  for (const tap of taps) await push(page, tap);
+  await page.waitForSelector('[role=dialog]', { hidden: true });
+};
 const keyOf = (page: Page): string => page.url().split('/').pop() ?? '';
 let key = '';
 
@@ -102,6 +123,14 @@ test('a plan out of a group: shortened it says what goes; dragged by mouse and b
   await until(async () => (await blocks(page)).join() === whole.join());
   await push(page, 'Ankles or step-up out');
   await until(async () => !(await blocks(page)).includes('Ankles or step-up'));
+  // What was put together is kept as a class of our own, and the plan goes on from it.
+  await press(page, 'Keep these blocks as a class of ours');
+  await page.keyboard.type('Without ankles');
+  await page.keyboard.press('Enter');
+  await says(page, 'main', 'Kept: Without ankles.');
+  expect(await page.$eval('select', (e) => e.selectedOptions[0]?.textContent)).toContain('Without ankles');
+  await looksRight(page);
+  await (await page.waitForSelector('::-p-xpath(//label[contains(., "Bo")]//input)'))?.click();
   await page.waitForFunction(() => !document.querySelector<HTMLButtonElement>('[data-fixed] button')?.disabled);
   await press(page, 'Keep it and go to the class');
   await page.waitForSelector('[data-testid=now-clock]');
@@ -111,7 +140,7 @@ test('a plan out of a group: shortened it says what goes; dragged by mouse and b
 
 test('it runs: a jump to the squat, four to look at, six exceptions, the server killed and a reload; nothing is lost, nothing twice', async () => {
   const { page, faults } = await visit(`/class/${key}`);
-  await says(page, '[data-testid=now-block]', 'Intervals 30/15 by three');
+  await says(page, '[data-testid=now-block]', 'Without ankles');
   await page.waitForFunction(() => !document.querySelector<HTMLButtonElement>('[data-fixed] button')?.disabled);
   await page.keyboard.press('Space');
   await says(page, '[data-testid=now-block]', 'Room check');
@@ -123,22 +152,15 @@ test('it runs: a jump to the squat, four to look at, six exceptions, the server 
   expect(await page.$$eval('[data-testid=eyes] button', (all) => all.length)).toBe(4);
   await page.click('[data-testid=eyes] button');
   await says(page, '[data-testid=last-line]', 'Ada C.: seen clean');
-  const different = async (who: string, ...taps: readonly string[]) => {
-    const name = `::-p-xpath(//section[@aria-label="Who does what"]//button[contains(., "${who}")])`;
-    await (await page.waitForSelector(name))?.click();
-    await page.waitForSelector('[role=dialog]');
-    for (const tap of taps) await push(page, tap);
-    await page.waitForSelector('[role=dialog]', { hidden: true });
-  };
-  await different('Ben C.', 'Fewer, half or more');
+  await different(page, 'Ben C.', 'Fewer, half or more');
   await hall.server.stop('SIGKILL');
-  await different('Cleo C.', 'Form …', 'Not put right', 'Heel leaves the floor');
-  await different('Dora C.', 'Pain …', 'shoulder', 'left', '2');
-  await different('Egon C.', 'More hands');
-  await different('Frida C.', 'Went home, or never came');
+  await different(page, 'Cleo C.', 'Form …', 'Not put right', 'Heel leaves the floor');
+  await different(page, 'Dora C.', 'Pain …', 'shoulder', 'left', '2');
+  await different(page, 'Egon C.', 'More hands');
+  await different(page, 'Frida C.', 'Went home, or never came');
   await says(page, '[data-testid=run-told]', 'wait in this browser and will be sent');
   // A slip is taken back.
-  await different('Ben C.', 'Not done');
+  await different(page, 'Ben C.', 'Not done');
   await press(page, 'Take back');
   await says(page, '[data-testid=last-line]', 'Frida C.: not here');
   hall.server = await startServer({ file: hall.file, today, port: hall.port });
@@ -151,6 +173,38 @@ test('it runs: a jump to the squat, four to look at, six exceptions, the server 
     ...['absent', 'fewer', 'form', 'not-done', 'pain', 'seen', 'strike', 'support'],
   ]);
   expect(faults.filter((f) => !/ERR_CONNECTION_REFUSED|Failed to load resource/.test(f))).toEqual([]);
+});
+
+test('a second tablet has the people it was given; what two say otherwise is asked; a movement that hurts gets another one', async () => {
+  const { page, faults } = await visit(`/class/${key}`);
+  await page.waitForFunction(() => !document.querySelector<HTMLButtonElement>('[data-fixed] button')?.disabled);
+  await different(page, 'Egon C.', 'With Bo');
+  await says(page, 'section[aria-label="Who does what"]', 'with Bo');
+  const { page: second, faults: theirs } = await visit(`/class/${key}?for=bo`);
+  await says(second, '[data-testid=given]', 'With Bo');
+  const names = await second.$$eval('section[aria-label="Who does what"] button', (all) =>
+    all.map((b) => b.textContent.slice(0, 7)),
+  );
+  expect(names).toEqual(['Egon C.']);
+  await looksRight(second);
+  await different(second, 'Egon C.', 'Seen clean');
+  await page.bringToFront();
+  await different(page, 'Egon C.', 'Under half');
+  await says(page, '[data-testid=clash]', 'Egon C.: one tablet says seen clean, another under half');
+  await looksRight(page);
+  await press(page, 'Only: seen clean');
+  await page.waitForSelector('[data-testid=clash]', { hidden: true });
+  const name = '::-p-xpath(//section[@aria-label="Who does what"]//button[contains(., "Dora C.")])';
+  await (await page.waitForSelector(name))?.click();
+  await push(page, 'It hurts: another one …');
+  await push(page, 'knee');
+  await push(page, '0 to 2');
+  await page.waitForFunction(() => document.querySelectorAll('[data-testid=instead] button').length > 1);
+  await looksRight(page);
+  await page.click('[data-testid=instead] button');
+  await says(page, '[data-testid=last-line]', 'Dora C.: did ');
+  await press(page, 'Take back');
+  expect([...faults, ...theirs]).toEqual([]);
 });
 
 test('the screen of the hall shows the variants by number, no name and no word of health', async () => {

@@ -347,6 +347,13 @@ export function addGroup({ file }: Hall, id: string, name: string, people: reado
   db.close();
 }
 
+/** Somebody who helps, who may not spot. */
+export function addHelper({ file }: Hall, id: string, name: string): void {
+  const db = new SQLite(file);
+  db.prepare('insert into helper (id, name, may_count_json, may_spot_json) values (?, ?, null, null)').run(id, name);
+  db.close();
+}
+
 /** Presses a button or a link by its words. */
 export async function press(page: Page, words: string): Promise<void> {
   const target = await page.waitForSelector(

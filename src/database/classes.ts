@@ -260,7 +260,7 @@ export async function takeOutOfPlans(trx: Register, id: PersonId): Promise<void>
   const rows = await trx
     .selectFrom('class_session')
     .selectAll()
-    .where(({ eb, fn, val }) => eb(fn<number>('instr', ['plan_json', val(id)]), '>', 0))
+    .where((eb) => eb(eb.fn<number>('instr', ['plan_json', eb.val(id)]), '>', 0))
     .execute();
   for (const row of rows) {
     const { plan } = toClass(row);

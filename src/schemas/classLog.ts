@@ -56,6 +56,13 @@ const contents = {
     ...{ kind: kind('next-day'), worse: yesNo().required('is needed') },
     ...{ joint: oneOf(loadedJoints).nullable().defined(), side: side() },
   }),
+  given: exactly({ kind: kind('given'), to: string().max(64).nullable().defined() }),
+  both: exactly({
+    ...{ kind: kind('both'), writer: string().max(64).required('is needed') },
+    ofSeq: wholeIn(0, 100_000).required('is needed'),
+    other: string().max(64).required('is needed'),
+    otherSeq: wholeIn(0, 100_000).required('is needed'),
+  }),
   strike: exactly({
     ...{ kind: kind('strike'), writer: string().max(64).required('is needed') },
     ofSeq: wholeIn(0, 100_000).required('is needed'),

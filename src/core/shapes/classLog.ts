@@ -62,6 +62,16 @@ export type ClassLogContent =
       readonly joint: LoadedJoint | null;
       readonly side: Side | null;
     }
+  /** Given to one who helps, by their id in the list of helpers, to look at and to log; `null` is back with who leads. */
+  | { readonly kind: 'given'; readonly to: string | null }
+  /** Two tablets said something else of somebody, and both are right. */
+  | {
+      readonly kind: 'both';
+      readonly writer: string;
+      readonly ofSeq: number;
+      readonly other: string;
+      readonly otherSeq: number;
+    }
   /** Takes a line of one tablet back; it stays readable. */
   | { readonly kind: 'strike'; readonly writer: string; readonly ofSeq: number; readonly reason: string }
   /** Moves the clock. */

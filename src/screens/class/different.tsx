@@ -1,6 +1,7 @@
 'use client';
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react';
 import { useEffect, useState } from 'react';
+import { nothingWhen } from '../../catalogue/swaps/nothingWhen';
 import { formChecks } from '../../catalogue/form-checks/formChecks';
 import type { ClassLogContent } from '../../core/shapes/classLog';
 import type { Pattern, Side } from '../../core/shapes/facts';
@@ -20,6 +21,9 @@ interface Props {
   readonly note: (content: ClassLogContent) => void;
   /** What they may do instead; rejects or `null` where that cannot be told. */
   readonly findSwaps: FindSwaps;
+  /** Who helps, and with whom of them somebody is. */
+  readonly helpers: readonly { readonly id: string; readonly name: string }[];
+  readonly with: string | null;
   /** Joints for which something was swapped in this class already. */
   readonly swapped: readonly LoadedJoint[];
   readonly close: () => void;
@@ -39,7 +43,19 @@ interface Offer {
 type Asked = 'what' | 'form' | 'pain' | 'stop' | 'swap';
 
 /** What was different with one person: one tap, and the screen is the class again. Nothing is ever typed here. */
-export function Different({ name, variant, pattern, round, checks, note, findSwaps, swapped, close }: Props) {
+export function Different({
+  name,
+  variant,
+  pattern,
+  round,
+  checks,
+  note,
+  findSwaps,
+  helpers,
+  with: withId,
+  swapped,
+  close,
+}: Props) {
   const [asked, setAsked] = useState<Asked>('what');
   const say = (content: ClassLogContent) => {
     note(content);
@@ -64,6 +80,20 @@ export function Different({ name, variant, pattern, round, checks, note, findSwa
             </p>
           )}
           {asked === 'what' && <What {...{ pattern, say, ask: setAsked }} swaps={variant !== null} />}
+          {asked === 'what' && helpers.length > 0 && (
+            <div className="mt-4 flex flex-wrap gap-3 border-t-2 border-rule pt-3" role="group" aria-label="With whom">
+              {helpers.map((h) => (
+                <Button
+                  key={h.id}
+                  look="line"
+                  className="min-h-14!"
+                  onClick={() => say({ kind: 'given', to: withId === h.id ? null : h.id })}
+                >
+                  {withId === h.id ? `No longer with ${h.name}` : `With ${h.name}`}
+                </Button>
+              ))}
+            </div>
+          )}
           {asked === 'form' && pattern && <Form pattern={pattern} checks={checks} say={say} />}
           {asked === 'pain' && <Pain pattern={pattern} say={say} />}
           {asked === 'swap' && variant && (
@@ -331,9 +361,14 @@ function Instead({
             className="min-h-20! justify-start! text-left text-xl whitespace-normal!"
             onClick={() => did(o.code, o.changes)}
           >
-            {[o.name, ...o.changes].join(', ')}
+            <b className="num mr-4">{o.code.split('/')[0]}</b> {[o.name, ...o.changes].join(', ')}
           </Button>
         ))}
+        {offers.length > 0 && joint && (
+          <p>
+            <b>Nothing of this if:</b> {nothingWhen[joint].join('; ')}.
+          </p>
+        )}
         {asked && found !== 'asked' && (
           <Button className="min-h-16! text-lg" look={offers.length > 0 ? 'plain' : 'main'} onClick={() => did('', [])}>
             {grade === '5+' ? 'Leave it out today, and note how much' : 'Leave it out today'}
