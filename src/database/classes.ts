@@ -304,25 +304,26 @@ export async function storeProposals(
     .execute();
 }
 
-/** What followed from a class as it closed. */
+/** What followed from classes as they closed. */
 export async function listProposals(
   db: Register,
-  key: string,
-): Promise<{ readonly seq: number; readonly personId: PersonId; readonly proposal: Proposal }[]> {
+  keys: readonly string[],
+): Promise<{ readonly key: string; readonly seq: number; readonly personId: PersonId; readonly proposal: Proposal }[]> {
+  if (keys.length === 0) return [];
   const rows = await db
     .selectFrom('class_event')
-    .select(['seq', 'person_id', 'content_json'])
-    .where('key', '=', key)
+    .select(['key', 'seq', 'person_id', 'content_json'])
+    .where('key', 'in', [...keys])
     .where('writer', '=', ofProposals)
+    .orderBy('key')
     .orderBy('seq')
     .execute();
-  return rows.flatMap(({ seq, person_id, content_json }) =>
+  return rows.flatMap(({ key, seq, person_id, content_json }) =>
     person_id === null
       ? []
       : [
           {
-            seq,
-            personId: person_id,
+            ...{ key, seq, personId: person_id },
             proposal: (JSON.parse(content_json) as { readonly proposal: Proposal }).proposal,
           },
         ],

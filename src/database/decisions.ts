@@ -56,8 +56,20 @@ export async function addDecision(db: Register, decision: Decision): Promise<voi
 }
 
 /** Whether a decision was kept under an id. */
-export async function hasDecision(db: Register, id: string): Promise<boolean> {
-  return (await db.selectFrom('decision').select('id').where('id', '=', id).executeTakeFirst()) !== undefined;
+export const hasDecision = async (db: Register, id: string): Promise<boolean> =>
+  (await decisionsAmong(db, [id])).has(id);
+
+/** Those of some ids under which a decision was kept. */
+export async function decisionsAmong(db: Register, ids: readonly string[]): Promise<ReadonlySet<string>> {
+  const rows =
+    ids.length === 0
+      ? []
+      : await db
+          .selectFrom('decision')
+          .select('id')
+          .where('id', 'in', [...ids])
+          .execute();
+  return new Set(rows.map((r) => r.id));
 }
 
 /** Levels decided of some people, or of everybody, oldest first. */

@@ -6,6 +6,7 @@ import { ladderKey, type Facts, type IsoDate } from '../core/shapes/facts';
 import type { LevelRules } from '../core/shapes/ladder';
 import type { PersonId } from '../core/shapes/person';
 import { nextDial, oneDialBack } from '../core/train/dials';
+import type { Moved } from '../core/train/moves';
 import { isLine, presentIn, standing } from '../core/train/log';
 import { variantOf, type HeldClass } from '../core/train/past';
 import type { WrittenLine } from '../core/shapes/classLog';
@@ -29,7 +30,7 @@ import {
   storeProposals,
   type KeptClass,
 } from '../database/classes';
-import { addDecision, hasDecision } from '../database/decisions';
+import { addDecision, decisionsAmong } from '../database/decisions';
 import { storeEntry } from '../database/entries';
 import { peopleThere } from '../database/people';
 import { logBody } from '../schemas/classLog';
@@ -106,8 +107,9 @@ async function follow(desk: Desk, key: string): Promise<void> {
   await keepShown(desk, key, day, before, classes);
   // With what was shown by now.
   const { rules, people } = await peopleInClass(desk, present);
+  const moves = await movesIn(desk, classes);
   const made = people.flatMap((one) =>
-    proposalsOf(one, classes, rules, key).map((proposal) => ({ personId: one.view.person.id, proposal })),
+    proposalsOf(one, classes, rules, key, moves).map((proposal) => ({ personId: one.view.person.id, proposal })),
   );
   await storeProposals(desk.db, key, made);
   for (const [seq, { personId, proposal }] of made.entries()) {
@@ -179,7 +181,13 @@ async function keepShown(
 }
 
 /** What follows for one person; nothing while a sign of health, a question or newer results stand before it. */
-function proposalsOf(one: InClass, classes: readonly HeldClass[], rules: LevelRules, key: string): Proposal[] {
+function proposalsOf(
+  one: InClass,
+  classes: readonly HeldClass[],
+  rules: LevelRules,
+  key: string,
+  moves: ReadonlyMap<string, readonly Moved[]>,
+): Proposal[] {
   const { view, facts } = one;
   const { id } = view.person;
   const today = classes.find((c) => c.key === key);
@@ -203,6 +211,7 @@ function proposalsOf(one: InClass, classes: readonly HeldClass[], rules: LevelRu
       {
         ...{ level, ladder, past, next: nextDial(rules, facts, ladder, level, testOfFact) },
         back: oneDialBack(rules, facts, ladder, level),
+        moves: moves.get(`${id} ${ladder.pattern}`) ?? [],
       },
     ];
   });
@@ -239,25 +248,43 @@ async function judgedNow(
   };
 }
 
-export async function readProposals(desk: Desk, key: string): Promise<ProposalNow[]> {
-  const all = await listProposals(desk.db, key);
-  const now: ProposalNow[] = [];
-  for (const one of all) {
+export const readProposals = (desk: Desk, key: string): Promise<ProposalNow[]> => proposalsNow(desk, [key]);
+
+/** What followed from classes, with what became of each. */
+async function proposalsNow(desk: Desk, keys: readonly string[]): Promise<(ProposalNow & { readonly key: string })[]> {
+  const all = await listProposals(desk.db, keys);
+  const ids = all.flatMap(({ key, seq }) => [proposalId(key, seq), takenBackId(key, seq)]);
+  const decided = await decisionsAmong(desk.db, ids);
+  return all.map((one) => {
     const { kind, to } = one.proposal;
-    const decided = await hasDecision(desk.db, proposalId(key, one.seq));
-    const back = await hasDecision(desk.db, takenBackId(key, one.seq));
-    const state = back
+    const state = decided.has(takenBackId(one.key, one.seq))
       ? ('taken-back' as const)
-      : decided
+      : decided.has(proposalId(one.key, one.seq))
         ? holdsAtOnce.has(kind)
           ? ('holds' as const)
           : ('confirmed' as const)
         : kind === 'up' && to
           ? ('waits' as const)
           : ('stays' as const);
-    now.push({ ...one, state });
+    return { ...one, state };
+  });
+}
+
+/** The dials that classes turned and that stand, newest first, by person and ladder. */
+async function movesIn(desk: Desk, classes: readonly HeldClass[]): Promise<ReadonlyMap<string, readonly Moved[]>> {
+  const days = new Map(classes.map((c) => [c.key, c.day]));
+  const all = await proposalsNow(desk, [...days.keys()]);
+  const moves = new Map<string, Moved[]>();
+  const inOrder = all.sort((a, b) => (days.get(b.key) ?? '').localeCompare(days.get(a.key) ?? ''));
+  for (const { key, personId, proposal, state } of inOrder) {
+    const { kind, from, to, pattern, halfDoseFor = 0 } = proposal;
+    const way = kind === 'up' && state === 'confirmed' ? 'up' : kind === 'back' && state === 'holds' ? 'back' : null;
+    const day = days.get(key);
+    if (way === null || !to || day === undefined) continue;
+    const of = `${personId} ${pattern}`;
+    moves.set(of, [...(moves.get(of) ?? []), { day, way, from, to, halfDoseFor }]);
   }
-  return now;
+  return moves;
 }
 
 /**

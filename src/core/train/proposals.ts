@@ -8,6 +8,7 @@ import { daysBetween } from '../math/days';
 import { doseUp, halfDose, isTopDose, lessDose } from './doseSteps';
 import type { NextDial } from './dials';
 import { outcomeOf } from './outcome';
+import { restsUntil, undone, wholeAgain, type Moved } from './moves';
 import type { PastSession } from './past';
 
 /** What follows for one person and pattern from a class. */
@@ -15,6 +16,8 @@ export interface Proposal {
   readonly pattern: Pattern;
   readonly row: OutcomeRow;
   readonly kind: OutcomeKind;
+  /** Of a way back: for so many sessions the dose is half; left out of those kept before. */
+  readonly halfDoseFor?: 0 | 1 | 2;
   /** From this one. */
   readonly from: Level;
   /** What it becomes; `null` where it stays. */
@@ -37,6 +40,8 @@ export interface OnPattern {
   readonly past: readonly PastSession[];
   readonly next: NextDial;
   readonly back: Level;
+  /** What classes turned of this ladder and stands, newest first. */
+  readonly moves: readonly Moved[];
 }
 
 /** A session before counts as the one before on a level for so long. */
@@ -64,7 +69,7 @@ export function proposalsFor(all: readonly OnPattern[], firstTwoClasses: boolean
 }
 
 function proposalOn(
-  { level, ladder, past, next, back }: OnPattern,
+  { level, ladder, past, next: found, back: general, moves }: OnPattern,
   firstTwoClasses: boolean,
   wentUp: boolean,
 ): Proposal | null {
@@ -74,7 +79,11 @@ function proposalOn(
     (s) => s.grade !== null && s.rung === today.rung && daysBetween(s.day, today.day) <= beforeDays,
   );
   const rung = ladder.rungs.find((r) => r.rung === level.rung);
-  const { row, kind } = outcomeOf({
+  const rests = found.dial && restsUntil(found.dial, moves, today.day);
+  const next: NextDial = rests
+    ? { ...found, state: 'need', level: null, why: `it went up and back twice: not again before ${rests}` }
+    : found;
+  const { row, kind, halfDoseFor } = outcomeOf({
     ...{ today: today.grade, before: before?.grade ?? null, firstTwoClasses, wentUp },
     ...{
       topDose: isTopDose(level, rung),
@@ -82,12 +91,17 @@ function proposalOn(
     },
     ...{ dial: next.state, riskDial: next.risk },
   });
-  const to = changedBy(kind, level, rung, next, back);
+  const whole = kind === 'dose-up' ? wholeAgain(level, moves, past) : null;
+  const to = whole ?? changedBy(kind, level, rung, next, undone(level, moves, past) ?? general);
   const sessions = past.filter((s) => s.rung === level.rung).length;
   return {
-    ...{ pattern: level.pattern, row, kind, from: level, to, today },
+    ...{ pattern: level.pattern, row, kind, halfDoseFor, from: level, to, today },
     test: kind === 'test' ? next.test : null,
-    why: [...(row === 'P11' || row === 'P12' || row === 'P13' ? [next.why ?? ''] : []), howLong(sessions)]
+    why: [
+      ...(row === 'P11' || row === 'P12' || row === 'P13' ? [next.why ?? ''] : []),
+      ...(whole ? ['the lighter sessions are over'] : []),
+      howLong(sessions),
+    ]
       .filter(Boolean)
       .join('; '),
   };
@@ -127,7 +141,7 @@ function changedBy(
 
 /** The first four sessions on a level say nothing; a level that is held is a success. Common practice, no published source. */
 export function howLong(sessions: number): string {
-  if (sessions >= 9) return 'this is your level';
+  if (sessions >= 9) return 'this is your level; the other style may be tried';
   if (sessions >= 5) return `${sessions} sessions on it: is the dose at its top?`;
   return sessions === 2 ? 'second session on it: usual' : '';
 }
