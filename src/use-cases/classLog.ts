@@ -83,6 +83,15 @@ async function follow(desk: Desk, key: string): Promise<void> {
   await closeClass(desk.db, key, desk.now().toISOString());
   const lines = await listLines(desk.db, [key]);
   const present = presentIn(plan.people, lines);
+  // Before this class counts: who was away did it easier.
+  const { people: came } = await peopleInClass(desk, present);
+  const eased = new Map(
+    came.flatMap((one) =>
+      one.ladders.flatMap(({ ladder: { pattern }, level }) =>
+        one.trainee.easedBy(pattern) === 'away' ? [[`${one.view.person.id} ${pattern}`, level] as const] : [],
+      ),
+    ),
+  );
   const wallMs = Math.max(0, ...lines.map((l) => l.wallMs));
   await storeLines(
     desk.db,
@@ -109,7 +118,10 @@ async function follow(desk: Desk, key: string): Promise<void> {
   const { rules, people } = await peopleInClass(desk, present);
   const moves = await movesIn(desk, classes);
   const made = people.flatMap((one) =>
-    proposalsOf(one, classes, rules, key, moves).map((proposal) => ({ personId: one.view.person.id, proposal })),
+    proposalsOf(one, classes, rules, key, { moves, eased }).map((proposal) => ({
+      personId: one.view.person.id,
+      proposal,
+    })),
   );
   await storeProposals(desk.db, key, made);
   for (const [seq, { personId, proposal }] of made.entries()) {
@@ -186,7 +198,13 @@ function proposalsOf(
   classes: readonly HeldClass[],
   rules: LevelRules,
   key: string,
-  moves: ReadonlyMap<string, readonly Moved[]>,
+  {
+    moves,
+    eased,
+  }: {
+    readonly moves: ReadonlyMap<string, readonly Moved[]>;
+    readonly eased: ReadonlyMap<string, Level>;
+  },
 ): Proposal[] {
   const { view, facts } = one;
   const { id } = view.person;
@@ -212,6 +230,7 @@ function proposalsOf(
         ...{ level, ladder, past, next: nextDial(rules, facts, ladder, level, testOfFact) },
         back: oneDialBack(rules, facts, ladder, level),
         moves: moves.get(`${id} ${ladder.pattern}`) ?? [],
+        eased: eased.get(`${id} ${ladder.pattern}`) ?? null,
       },
     ];
   });

@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, test } from 'vitest';
 import { classTemplates } from '../catalogue/classes';
-import { waitingLevels } from '../core/level/standing';
+import { isOver, waitingLevels } from '../core/level/standing';
 import { addDays } from '../core/math/days';
 import type { ClassLine, ClassLogContent } from '../core/shapes/classLog';
 import { askedOf } from '../core/train/lay';
@@ -243,6 +243,27 @@ describe('what follows', () => {
     }
     // S: the sore knee closes the next rung; L and H ask for more; B was never looked at.
     expect(all.map((p) => `${p.proposal.pattern} ${p.proposal.row}`)).toEqual(['S P11', 'L P13', 'H P13', 'B P8']);
+  });
+  test('back after five weeks everybody does one step easier with half the dose, said beside the name; it holds for two classes', async () => {
+    await held(first, []);
+    const was = (await personOf(ids.odile, addDays(first, 7))).decided.findLast((d) => d.level.pattern === 'H')?.level;
+    const later = addDays(first, 35);
+    const { plan } = await makePlan(desk(later), body(later));
+    const hinge = plan.doing.find((d) => d.block === 'h')?.parts[0]?.filter(isVariant) ?? [];
+    const odile = hinge.find((v) => v.personId === ids.odile);
+    expect([odile?.folded, odile?.why]).toEqual(['away', 'some weeks away: one step easier']);
+    const key = await held(later, [seen(ids.odile, 'H')]);
+    const ofH = async (of: string, day: string) =>
+      (await readProposals(desk(day), of)).find((p) => p.personId === ids.odile && p.proposal.pattern === 'H');
+    const back = (await ofH(key, later))?.proposal;
+    expect(back).toMatchObject({ row: 'G4', kind: 'back', halfDoseFor: 2, from: { code: was?.code } });
+    expect(back?.to && isOver(back.from, back.to)).toBe(true);
+    // Half the dose, then the whole again; the dial is turned by the usual rules.
+    const next = await held(addDays(later, 7), []);
+    const second = (await ofH(next, addDays(later, 7)))?.proposal;
+    const third = (await ofH(await held(addDays(later, 14), []), addDays(later, 14)))?.proposal;
+    expect([second?.kind, third?.kind, third?.to?.dose]).toEqual(['dose-up', 'dose-up', was?.dose]);
+    expect(third?.to?.support).toBe(back?.to?.support);
   });
   test('left open overnight it ends at its last line, marked, and what follows is worked out once', async () => {
     await saveClass(desk(), 'class-open-1', body(first));

@@ -5,7 +5,7 @@ import { measuredFacts } from '../catalogue/rules/margins';
 import { withAccessories, levelAt } from '../core/level/assign';
 import { besideOf } from '../core/level/accessories';
 import { needsSpotter } from '../core/level/ownSpotter';
-import { isOpen, trainedLevel } from '../core/level/standing';
+import { isOpen, trainedLevel, type Standing } from '../core/level/standing';
 import type { Level } from '../core/level/answer';
 import { addDays } from '../core/math/days';
 import { shortNames } from '../core/math/names';
@@ -14,6 +14,7 @@ import type { PlanAsked } from '../core/shapes/classPlan';
 import { patterns, setPatterns, type Facts, type IsoDate, type Pattern } from '../core/shapes/facts';
 import type { Ladder, LevelRules } from '../core/shapes/ladder';
 import type { PersonId } from '../core/shapes/person';
+import { afterAway } from '../core/train/dials';
 import { eyeOn, type Eye } from '../core/train/eyes';
 import { askedOf, layBlocks } from '../core/train/lay';
 import { presentIn } from '../core/train/log';
@@ -82,7 +83,16 @@ function traineeOf(
   rules: LevelRules,
 ): Pick<InClass, 'trainee' | 'ladders'> {
   const { person, known, standings, levels, decided, lastTestedOn } = view;
-  const onFour = standings.map((s) => [s.pattern, trainedLevel(s)] as const);
+  const away = facts.missedWeeks >= four.house.missedWeeks;
+  /** In force; eased where they were away, or where the rules give less by now: nobody waits for a yes to do less. */
+  const trained = (s: Standing, ladder: Ladder | undefined): Level | null => {
+    const { inForce, ceiling, state } = s;
+    if (!inForce || !isOpen(ceiling) || state === 'aside') return null;
+    if (away && ladder) return afterAway(rules, facts, ladder, inForce.level, ceiling);
+    return state === 'over' ? ceiling : trainedLevel(s);
+  };
+  const ladderOf = (pattern: Pattern) => rules.ladders.find((l) => l.pattern === pattern);
+  const onFour = standings.map((s) => [s.pattern, trained(s, ladderOf(s.pattern))] as const);
   const beside = levels.refused
     ? []
     : besideOf(four, facts, levels.levels, decided, lastTestedOn)
@@ -91,12 +101,12 @@ function traineeOf(
           (b) =>
             [
               b.ladder.pattern,
-              trainedLevel(b.standing) ?? (isOpen(b.standing.ceiling) ? b.standing.ceiling : null),
+              trained(b.standing, b.ladder) ?? (isOpen(b.standing.ceiling) ? b.standing.ceiling : null),
             ] as const,
         );
   const own = new Map<Pattern, Level | null>(levels.refused ? [] : [...onFour, ...beside]);
   const rungOf = ({ pattern, rung }: Pick<Level, 'pattern' | 'rung'>) =>
-    rules.ladders.find((l) => l.pattern === pattern)?.rungs.find((r) => r.rung === rung);
+    ladderOf(pattern)?.rungs.find((r) => r.rung === rung);
   const ladders = rules.ladders.flatMap((ladder) => {
     const level = own.get(ladder.pattern) ?? null;
     return level ? [{ ladder, level }] : [];
@@ -104,6 +114,11 @@ function traineeOf(
   const trainee: Trainee = {
     ...{ id: person.id, name: person.name },
     levelOf: (pattern) => own.get(pattern) ?? null,
+    easedBy: (pattern) => {
+      const s = standings.find((one) => one.pattern === pattern);
+      if (!s?.inForce || !own.get(pattern)) return null;
+      return away ? 'away' : s.state === 'over' ? 'rules' : null;
+    },
     lowerAt: (pattern, rung) => {
       const at = levels.refused ? null : levelAt(rules, facts, pattern, rung, null);
       return at && isOpen(at) ? at : null;
@@ -172,12 +187,12 @@ export async function makePlan(desk: Desk, asked: PlanAsked): Promise<PlanShown>
     })),
     ...{ laid, doing, eyes, spotters },
   };
-  const untested = people.flatMap(({ view: { person, standings, levels } }) => {
+  const untested = people.flatMap(({ view: { person, standings, levels }, trainee }) => {
     const why = levels.refused
       ? ('not-today' as const)
       : standings.length === 0
         ? ('not-tested' as const)
-        : standings.every((s) => trainedLevel(s) === null)
+        : standings.every((s) => trainee.levelOf(s.pattern) === null)
           ? ('waits' as const)
           : null;
     return why ? [{ id: person.id, name: person.name, why }] : [];

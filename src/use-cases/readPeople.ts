@@ -183,7 +183,7 @@ async function briefly<V>(
         ...{ person, known, archived: person.archived },
         attempts: attempts.get(person.id) ?? [],
         decided: decided.get(person.id) ?? [],
-        classesSince: (present.get(person.id) ?? []).filter(({ on }) => on <= day).length,
+        ...classesOn(present.get(person.id) ?? [], day),
       };
       return { view: work({ records, record }) };
     });
@@ -191,6 +191,12 @@ async function briefly<V>(
     // With a clock that was put back their intake is still to come.
     return read.view ? { ...read, view: read.view.view } : { kind: 'unreadable', person, fault: 'nothing known yet' };
   });
+}
+
+/** The classes somebody was in up to a day. @param present by day */
+function classesOn(present: readonly { readonly on: IsoDate }[], day: IsoDate) {
+  const held = present.filter(({ on }) => on <= day);
+  return { classesSince: held.length, lastClassOn: held.at(-1)?.on ?? null };
 }
 
 /** What was read of one person, or that it could not be. */
@@ -248,7 +254,7 @@ export async function recordsFor(
           attempts: of(attempts),
           movedAway: of(movedAway),
           decided: of(decided),
-          classesSince: of(present).filter(({ on }) => on <= day).length,
+          ...classesOn(of(present), day),
         }
       );
     },

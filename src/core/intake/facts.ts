@@ -1,4 +1,5 @@
 import { ageOn } from '../math/age';
+import { daysBetween } from '../math/days';
 import { askFirstKinds, plainFacts, wishes } from '../shapes/facts';
 import type { AskFirstKind, Body, Facts, IsoDate, RungConfirmed, SetByHand, TestResult } from '../shapes/facts';
 import type { Intake } from '../shapes/intake';
@@ -25,7 +26,7 @@ export const askFirstKindIn = (reasons: readonly ReadinessReason[]): AskFirstKin
 
 /**
  * Everything the level engine reads, out of what was known on the day.
- * @param classesSince those held since the intake said how many there were
+ * @param classes how many were held since the intake said how many there were, and when the last one was
  */
 export function factsOf(
   person: Person,
@@ -34,7 +35,7 @@ export function factsOf(
   results: readonly TestResult[],
   said: { readonly lastConfirmed: readonly RungConfirmed[]; readonly setByHand: readonly SetByHand[] },
   day: IsoDate,
-  classesSince = 0,
+  classes: { readonly since: number; readonly lastOn: IsoDate | null } = { since: 0, lastOn: null },
 ): Facts {
   const { intake, limiters, falls, readiness } = known;
   const shown = ofKind(known.entries, 'shown');
@@ -58,7 +59,9 @@ export function factsOf(
     heelDownAtTarget: intake.heelDownAtTarget,
     followsTask: intake.followsTask,
     armsFree: intake.armsFree,
-    sessionsLogged: intake.classesSoFar + classesSince,
+    sessionsLogged: intake.classesSoFar + classes.since,
+    // Of who was in none yet nobody knows.
+    missedWeeks: classes.lastOn === null ? 0 : Math.floor(daysBetween(classes.lastOn, day) / 7),
     shown: shown.map(({ on, content: { pattern, rung } }) => ({ pattern, rung, on })),
     held: shown.flatMap(({ on, content: { pattern, rung, heldS } }) =>
       heldS === undefined ? [] : [{ pattern, rung, on, seconds: heldS }],

@@ -29,7 +29,8 @@ export type DialState = (typeof dialStates)[number];
 
 export const outcomeKinds = ['back', 'less', 'dose-set', 'stay', 'dose-up', 'test', 'queued', 'up'] as const;
 export type OutcomeKind = (typeof outcomeKinds)[number];
-export type OutcomeRow = `P${1 | 2 | 3 | 4 | 5 | 6 | 7 | 8 | 9 | 10 | 11 | 12 | 13 | 14 | 15 | 16 | 17}`;
+/** `G4`: after weeks away. */
+export type OutcomeRow = 'G4' | `P${1 | 2 | 3 | 4 | 5 | 6 | 7 | 8 | 9 | 10 | 11 | 12 | 13 | 14 | 15 | 16 | 17}`;
 
 /** What follows for a person on a level, and by which row of the table. */
 export interface Outcome {

@@ -2,7 +2,7 @@ import type { Blocker, Level } from '../level/answer';
 import { levelAt } from '../level/assign';
 import { handChoices } from '../level/byHand';
 import { printLevelCode } from '../level/code';
-import { isOpen } from '../level/standing';
+import { isOpen, isOver } from '../level/standing';
 import { supportWords } from '../level/support';
 import { supports, type Facts } from '../shapes/facts';
 import type { Ladder, LevelRules } from '../shapes/ladder';
@@ -134,4 +134,13 @@ export function oneDialBack(rules: LevelRules, facts: Facts, ladder: Ladder, lev
   const under = on?.floor ? ladder.rungs.findLast((r) => r.rung < rung) : undefined;
   const at = under && levelAt(rules, facts, pattern, under.rung, null);
   return at && isOpen(at) ? { ...at, dial: 'rung' } : printed({ ...level, dose: half, dial: 'dose' });
+}
+
+/**
+ * What somebody trains on after weeks without a class: one dial back from what is in force, with half the dose, and never more
+ * than the rules give.
+ */
+export function afterAway(rules: LevelRules, facts: Facts, ladder: Ladder, level: Level, ceiling: Level): Level {
+  const back = oneDialBack(rules, { ...facts, missedWeeks: 0 }, ladder, level);
+  return isOver(back, ceiling) ? ceiling : back;
 }

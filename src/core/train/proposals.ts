@@ -40,6 +40,8 @@ export interface OnPattern {
   readonly past: readonly PastSession[];
   readonly next: NextDial;
   readonly back: Level;
+  /** What they trained on after weeks away, easier than what is in force. */
+  readonly eased: Level | null;
   /** What classes turned of this ladder and stands, newest first. */
   readonly moves: readonly Moved[];
 }
@@ -69,12 +71,18 @@ export function proposalsFor(all: readonly OnPattern[], firstTwoClasses: boolean
 }
 
 function proposalOn(
-  { level, ladder, past, next: found, back: general, moves }: OnPattern,
+  { level, ladder, past, next: found, back: general, moves, eased }: OnPattern,
   firstTwoClasses: boolean,
   wentUp: boolean,
 ): Proposal | null {
   const [today, ...earlier] = past;
-  if (!today || today.grade === null) return null;
+  if (!today) return null;
+  if (eased && today.variant.folded === 'away')
+    return {
+      ...{ pattern: level.pattern, row: 'G4', kind: 'back', halfDoseFor: 2, from: level, to: eased, today },
+      ...{ test: null, why: 'some weeks away; the whole dose comes back after two sessions' },
+    };
+  if (today.grade === null) return null;
   const before = earlier.find(
     (s) => s.grade !== null && s.rung === today.rung && daysBetween(s.day, today.day) <= beforeDays,
   );

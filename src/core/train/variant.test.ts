@@ -18,6 +18,7 @@ const trainee = (facts: Facts, id = 'p', spotted = false): Trainee => {
   const { levels } = assignLevels(rules, facts);
   return {
     ...{ id, name: id },
+    easedBy: () => null,
     levelOf: (pattern) => levels.find((l) => l.pattern === pattern) ?? null,
     lowerAt: (pattern, rung) => {
       const at = levelAt(rules, facts, pattern, rung, null);

@@ -10,6 +10,8 @@ import { doseOf } from './doseTime';
 export interface Trainee {
   readonly id: PersonId;
   readonly name: string;
+  /** Why their level is easier than the one in force, where it is. */
+  readonly easedBy: (pattern: Pattern) => 'away' | 'rules' | null;
   /** What they train on; `null` where nothing of it is in force or open. */
   readonly levelOf: (pattern: Pattern) => Level | null;
   /** What the rules allow them on a rung under their own. */
@@ -19,7 +21,7 @@ export interface Trainee {
 }
 
 /** How a variant differs from the own level; it counts neither clean nor short for it then. */
-export const foldings = ['rung', 'support', 'held', 'seated'] as const;
+export const foldings = ['rung', 'support', 'held', 'seated', 'away', 'rules'] as const;
 export type Folding = (typeof foldings)[number];
 
 /** What one person does of one part. */
@@ -108,7 +110,9 @@ export function doingOf(part: Part, who: Trainee, spotter: string | null): Doing
   const needs = who.isSpotted({ ...level, support: clamped });
   const held = needs && spotter === null && clamped !== '2';
   const support = held ? '2' : clamped;
-  const how: Folding | null = held ? 'held' : (folded ?? (support === level.support ? null : 'support'));
+  const how: Folding | null = held
+    ? 'held'
+    : (folded ?? (support === level.support ? who.easedBy(level.pattern) : 'support'));
   return {
     ...{ personId: who.id, pattern: level.pattern, rung: level.rung, name: level.name, support, folded: how },
     shelf: needs && spotter === null ? 'A' : shelf,
@@ -122,6 +126,8 @@ const whyOf: Readonly<Record<Folding, string>> = {
   support: 'everybody holds in this class',
   held: 'both hands: nobody is free to stand by',
   seated: 'seated in its place',
+  away: 'some weeks away: one step easier',
+  rules: 'one step easier today',
 };
 
 function fitted(

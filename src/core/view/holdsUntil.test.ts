@@ -33,6 +33,7 @@ interface Story {
   readonly birthDate: IsoDate;
   readonly record: PersonRecord;
   readonly attempts: readonly AttemptView[];
+  readonly lastClassOn?: IsoDate | null;
 }
 
 function stood(on: IsoDate, value: number): AttemptView {
@@ -47,11 +48,11 @@ const entryOf = (content: EntryContent, on: IsoDate, n: number): Entry => ({
   savedAt: `${on}T08:00:00.${String(n).padStart(3, '0')}Z`,
 });
 
-function lineOn({ birthDate, record, attempts }: Story, day: IsoDate) {
+function lineOn({ birthDate, record, attempts, lastClassOn = null }: Story, day: IsoDate) {
   const known = knownOn(record, day, shippedRules.readiness);
   if (!known) throw new Error('nothing known');
   const person = { id: 'p', name: 'Ada Averly', birthDate, normTable: 'female' } as const;
-  const records = { person, archived: false, known, attempts, decided: [], classesSince: 0 };
+  const records = { person, archived: false, known, attempts, decided: [], classesSince: 0, lastClassOn };
   const line = lineOf(standOn(records, hall, day), protocols, [], day);
   return { line, until: holdsUntil(line, records, record, shippedRules, day) };
 }
@@ -116,6 +117,7 @@ describe('a kept line', () => {
         entries: contents.map(([content, ago], n) => entryOf(content, addDays(today, -ago), n)),
       },
       attempts: [stood(addDays(today, -90), 9), stood(addDays(today, -5), 11)],
+      lastClassOn: addDays(today, -10),
     };
     let kept = lineOn(story, today);
     let turns = 0;
@@ -128,6 +130,20 @@ describe('a kept line', () => {
     expect(turns).toBeLessThan(40);
   });
 
+  test('ends with the third week without a class, from which on the level is a step easier', () => {
+    const story = {
+      birthDate: '1948-05-06',
+      record: {
+        intakes: [intakeOf(addDays(today, -60), [])],
+        entries: [entryOf({ kind: 'screening', answers: well }, addDays(today, -35), 0)],
+      },
+      attempts: [stood(addDays(today, -20), 12)],
+      lastClassOn: addDays(today, -15),
+    };
+    const { line, until } = lineOn(story, today);
+    expect(until).toBe(addDays(today, 6));
+    expect(lineOn(story, until).line.waitingCodes).not.toEqual(line.waitingCodes);
+  });
   test('ends with the day on which a pain is to be asked about again', () => {
     const pain = (level: number) => ({ kind: 'pain', joint: 'back', side: null, level, since: null }) as const;
     const contents: [EntryContent, number][] = [

@@ -19,7 +19,7 @@ type Turns = readonly number[];
  */
 export function holdsUntil(
   line: RegisterLine,
-  { attempts }: Pick<StandRecords, 'attempts'>,
+  { attempts, lastClassOn }: Pick<StandRecords, 'attempts' | 'lastClassOn'>,
   record: PersonRecord,
   rules: RuleBook,
   today: IsoDate,
@@ -42,6 +42,7 @@ export function holdsUntil(
   const testSpans = [oldAfterDays, halfYearAfterDays, untestedAfterDays];
   for (const day of new Set(attempts.map((a) => dayNumber(a.sittingDate)))) turn([day, ...after(day, testSpans)]);
   if (line.dueOn !== null) turn([dayNumber(line.dueOn)]);
+  if (lastClassOn !== null) turn([dayNumber(lastClassOn) + 7 * rules.levels.house.missedWeeks]);
   return dayOfNumber(first);
 }
 

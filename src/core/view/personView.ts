@@ -90,8 +90,9 @@ export interface StandRecords {
   readonly attempts: readonly AttemptView[];
   /** Oldest first. */
   readonly decided: readonly Decided[];
-  /** Classes they were in since the newest intake said how many there were. */
+  /** Classes they were in since the newest intake said how many there were, and the day of the newest. */
   readonly classesSince: number;
+  readonly lastClassOn: IsoDate | null;
 }
 
 /** Everything on record of one person, as it stands. */
@@ -260,7 +261,7 @@ const comparedOf = (tests: readonly TestView[]): Compared[] =>
 
 /** Everything the level engine reads, from the records. */
 export function factsFrom(records: StandRecords, { place, rules }: Hall, day: IsoDate): Facts {
-  const { person, known, attempts, decided, classesSince } = records;
+  const { person, known, attempts, decided, classesSince, lastClassOn } = records;
   return {
     ...factsOf(
       person,
@@ -270,7 +271,7 @@ export function factsFrom(records: StandRecords, { place, rules }: Hall, day: Is
       attempts.flatMap((a) => (a.conditions.despite === undefined ? (toResult(a) ?? []) : [])),
       saidBefore(decided),
       day,
-      classesSince,
+      { since: classesSince, lastOn: lastClassOn },
     ),
     lightWhileAsking: rules.levels.house.lightWhileAsking,
   };
