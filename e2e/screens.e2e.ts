@@ -28,7 +28,7 @@ let attempt: string;
 let classToday: string;
 
 beforeAll(async () => {
-  const made = spawnSync(process.execPath, ['--import', 'tsx', 'src/demo/load.ts', file], {
+  const made = spawnSync(process.execPath, ['--import', 'tsx', 'src/demo/load.ts', file, '--without-classes'], {
     env: childEnvironment({ READY_STOOL_TODAY: today }),
     encoding: 'utf8',
   });

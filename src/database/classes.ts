@@ -176,6 +176,22 @@ export async function listClasses(db: Register, most: number, groupId?: string):
   return rows.map(toClass);
 }
 
+/** Classes of a group that were held from a day on, oldest first. */
+export async function listClassesOfGroup(db: Register, groupId: string, from: IsoDate): Promise<KeptClass[]> {
+  const rows = await db
+    .selectFrom('class_session')
+    .selectAll()
+    .where('plan_json', '<>', '{}')
+    .where('group_id', '=', groupId)
+    .where('day', '>=', from)
+    .where('closed_at', 'is not', null)
+    .where('key', 'not in', undoneKeys(db))
+    .orderBy('day')
+    .orderBy(sql`rowid`)
+    .execute();
+  return rows.map(toClass);
+}
+
 /** Classes with a plan in which any of these people have a line, from a day on, oldest first. */
 export async function listClassesOf(db: Register, personIds: readonly PersonId[], from: IsoDate): Promise<KeptClass[]> {
   if (personIds.length === 0) return [];

@@ -1,7 +1,7 @@
 import { copyFileSync, existsSync, mkdtempSync, renameSync } from 'node:fs';
 import { join } from 'node:path';
 import { openRegister, type Register } from '../use-cases/openRegister';
-import { loadDemo } from './load';
+import { loadDemo } from './loadHall';
 
 /** Where a run of the tests keeps its files; set and thrown away by `vitest.folder.ts`. */
 export const folderName = 'READY_STOOL_TEST_FOLDER';

@@ -14,7 +14,7 @@ import { newestVersion } from '../database/migrations';
 import { eventsOf, listAttempts } from '../database/attempts';
 import { listDecisions } from '../database/decisions';
 import { demoCopy } from '../demo/demoCopy';
-import { loadDemo } from '../demo/load';
+import { loadDemo } from '../demo/loadHall';
 import { confirmLevels } from './confirmLevels';
 import { readEverybody, readPerson } from './readPeople';
 import { readKnown } from './readRecords';

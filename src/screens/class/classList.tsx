@@ -44,7 +44,13 @@ export function ClassList({ classes, groups, today, forgotten }: Props) {
               <li key={g.id} className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-rule py-2">
                 <span className="min-w-40 text-lg font-bold">{g.name}</span>
                 {g.today && <span>comes today</span>}
-                <ButtonLink className="ml-auto" look={g.today ? 'main' : 'line'} href={`/class/plan?group=${g.id}`}>
+                <Link
+                  href={`/class/weeks?group=${g.id}`}
+                  className="ml-auto inline-flex min-h-11 items-center text-squat underline underline-offset-4"
+                >
+                  Its weeks
+                </Link>
+                <ButtonLink look={g.today ? 'main' : 'line'} href={`/class/plan?group=${g.id}`}>
                   Plan its class
                 </ButtonLink>
               </li>

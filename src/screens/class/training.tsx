@@ -2,6 +2,7 @@ import type { Pattern } from '../../core/shapes/facts';
 import type { Grade } from '../../core/shapes/progress';
 import type { TrainedPattern } from '../../core/train/past';
 import { lookOf } from '../drawing/patterns';
+import { ButtonLink } from '../touch/button';
 import { Heading } from '../touch/heading';
 import { dayWords } from '../words';
 
@@ -16,7 +17,7 @@ const marks: Readonly<Record<Grade | 'none', readonly [mark: string, words: stri
 };
 
 /** The classes of somebody as a line a ladder, oldest first, so that another instructor can take over tomorrow. */
-export function Training({ patterns }: { patterns: readonly TrainedPattern[] }) {
+export function Training({ personId, patterns }: { personId: string; patterns: readonly TrainedPattern[] }) {
   if (patterns.length === 0) return null;
   const met = new Set(patterns.flatMap((p) => p.sessions.map((s) => s.grade ?? 'none')));
   return (
@@ -34,6 +35,9 @@ export function Training({ patterns }: { patterns: readonly TrainedPattern[] }) 
           </div>
         ))}
       </dl>
+      <ButtonLink look="plain" href={`/class/weeks?person=${personId}`}>
+        Its weeks
+      </ButtonLink>
       <p className="mt-1 text-sm" aria-hidden>
         {(['C', 'U', 'S', 'H', 'D', 'none'] as const)
           .filter((g) => met.has(g))

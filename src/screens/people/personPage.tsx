@@ -122,7 +122,7 @@ export function PersonScreen({
             Levels
           </Heading>
           <LevelLine view={view} />
-          <Training patterns={training} />
+          <Training personId={person.id} patterns={training} />
           <Readiness known={known} personId={person.id} />
           {levels.cautions.length > 1 && (
             <>

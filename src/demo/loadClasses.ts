@@ -1,0 +1,84 @@
+import { classTemplates } from '../catalogue/classes';
+import type { ClassLogContent } from '../core/shapes/classLog';
+import type { Pattern } from '../core/shapes/facts';
+import { askedOf } from '../core/train/lay';
+import { variantsIn } from '../core/train/plan';
+import { readClass, saveClass } from '../use-cases/classes';
+import { confirmProposals, readProposals, saveClassLog } from '../use-cases/classLog';
+import { deskOf } from '../use-cases/desk';
+import { withPeople } from '../use-cases/groups';
+import type { Register } from '../use-cases/openRegister';
+import { seeded } from './events';
+import { daysBefore, loadGroup, loadPerson, must } from './loadHall';
+import { different, trainedGroups, unseen, type TrainedGroup } from './trained';
+
+/** Weeks of classes before the start day; the newest is of the week before it. */
+const weeks = 8;
+
+/** Two groups with eight weeks of classes, through the same doors as real ones, so that what follows is worked out, not made up. */
+export async function loadClasses(db: Register, today: string): Promise<void> {
+  const chance = seeded(20_261_201);
+  const keyOf = () => Array.from({ length: 16 }, () => Math.floor(chance() * 16).toString(16)).join('');
+  for (const group of trainedGroups) {
+    const groupId = await loadGroup(db, keyOf(), group, today);
+    const ids = new Map<string, string>();
+    for (const person of group.people) ids.set(person.name, await loadPerson(db, person, today, chance, keyOf));
+    await withPeople(deskOf(db, today), [...ids.values()], { kind: 'join', groupId });
+    for (let week = 0; week < weeks; week++) {
+      const day = daysBefore(today, 7 * (weeks - week) - group.daysOn);
+      await holdClass(db, { group, groupId, ids, day, week, key: keyOf() });
+    }
+  }
+}
+
+interface Held {
+  readonly group: TrainedGroup;
+  readonly groupId: string;
+  readonly ids: ReadonlyMap<string, string>;
+  readonly day: string;
+  readonly week: number;
+  readonly key: string;
+}
+
+async function holdClass(db: Register, { group, groupId, ids, day, week, key }: Held): Promise<void> {
+  const desk = deskOf(db, day, new Date(`${day}T${group.time}:00Z`));
+  const template = classTemplates.find((t) => t.id === group.templates[week]);
+  if (!template) throw new Error(`no class is called ${group.templates[week] ?? week}`);
+  const asked = {
+    ...{ day, groupId, template: template.id, minutes: Math.ceil(template.minutes / 5) * 5, leader: group.leader },
+    ...{ helpers: [], people: [...ids.values()], blocks: askedOf(template) },
+  };
+  must(await saveClass(desk, key, asked), `the class of ${day}`);
+  const plan = (await readClass(desk, key))?.plan;
+  if (!plan) throw new Error(`the class of ${day} has no plan`);
+  const done = new Set(variantsIn(plan.doing).map((v) => `${v.personId} ${v.pattern}`));
+  const lines: (readonly [string | null, ClassLogContent])[] = [
+    [null, { kind: 'start' }],
+    ...(week > 0 ? [[null, { kind: 'asked', what: 'next-day' }] as const] : []),
+    ...different.flatMap(([on, name, content]) => {
+      const id = ids.get(name);
+      return id !== undefined && on === week ? [[id, content] as const] : [];
+    }),
+    ...[...ids].flatMap(([name, id]) =>
+      (['S', 'L', 'H', 'B'] satisfies Pattern[]).flatMap((pattern) =>
+        done.has(`${id} ${pattern}`) && !unseen.some(([who, of, on = week]) => who === name && of === pattern && on === week)
+          ? [[id, { kind: 'seen', pattern }] as const]
+          : [],
+      ),
+    ),
+    [null, { kind: 'asked', what: 'effort' }],
+    [null, { kind: 'asked', what: 'pain' }],
+    [null, { kind: 'close', late: false }],
+  ];
+  const startMs = Date.parse(`${day}T${group.time}:00Z`);
+  const log = lines.map(([personId, content], seq) => ({ seq, wallMs: startMs + seq * 20_000, personId, content }));
+  must(await saveClassLog(desk, key, 'tablet', { lines: log }), `the log of ${day}`);
+  // Each yes was said after the class; what followed from the newest still waits.
+  if (week === weeks - 1) return;
+  const waits = (await readProposals(desk, key)).filter((p) => p.state === 'waits');
+  await confirmProposals(
+    desk,
+    key,
+    waits.map((p) => p.seq),
+  );
+}
