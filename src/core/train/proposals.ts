@@ -108,7 +108,8 @@ function proposalOn(
     why: [
       ...(row === 'P11' || row === 'P12' || row === 'P13' ? [next.why ?? ''] : []),
       ...(whole ? ['the lighter sessions are over'] : []),
-      howLong(sessions),
+      // Of who goes on nobody asks how long they stay.
+      ...(kind === 'stay' ? [howLong(sessions)] : []),
     ]
       .filter(Boolean)
       .join('; '),
@@ -150,7 +151,7 @@ function changedBy(
 /** The first four sessions on a level say nothing; a level that is held is a success. Common practice, no published source. */
 export function howLong(sessions: number): string {
   if (sessions >= 9) return 'this is your level; the other style may be tried';
-  if (sessions >= 5) return `${sessions} sessions on it: is the dose at its top?`;
+  if (sessions >= 5) return `${sessions} sessions on it: see whether the dose is at its top`;
   return sessions === 2 ? 'second session on it: usual' : '';
 }
 

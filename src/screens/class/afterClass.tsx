@@ -182,5 +182,6 @@ function whyWords({ today, why }: Proposal): string {
     }
   });
   const grade = today.grade ? gradeWords[today.grade] : '';
-  return [[grade, ...lines].join(', '), why].filter((w) => w !== '').join('. ') + '.';
+  const told = [[grade, ...lines].filter((w) => w !== '').join(', '), why].filter((w) => w !== '').join('; ');
+  return `${told.charAt(0).toUpperCase()}${told.slice(1)}.`;
 }

@@ -36,7 +36,7 @@ export function Training({ personId, patterns }: { personId: string; patterns: r
         ))}
       </dl>
       <ButtonLink look="plain" href={`/class/weeks?person=${personId}`}>
-        Its weeks
+        Twelve weeks
       </ButtonLink>
       <p className="mt-1 text-sm" aria-hidden>
         {(['C', 'U', 'S', 'H', 'D', 'none'] as const)

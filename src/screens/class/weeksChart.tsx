@@ -11,7 +11,7 @@ interface Measure {
 }
 
 const measures: readonly Measure[] = [
-  { key: 'came', title: 'There', colour: 'var(--color-squat)', words: (w) => `${w.came} of ${w.planned}` },
+  { key: 'came', title: 'There', colour: 'var(--color-squat)', words: (w) => `${w.came}/${w.planned}` },
   { key: 'minutes', title: 'Minutes', colour: 'var(--color-hinge)', words: (w) => String(w.minutes) },
   { key: 'cleanReps', title: 'Clean repetitions', colour: 'var(--color-bridge)', words: (w) => String(w.cleanReps) },
 ];

@@ -41,21 +41,21 @@ export function WeeksPage({ whose, weeks, people, back: [href, words], ofGroup }
               <Heading id="people">Who came</Heading>
               <ul className="mt-1">
                 {people.map((p) => (
-                  <li key={p.id} className="flex min-h-11 flex-wrap items-center gap-x-4 border-b border-rule">
+                  <li key={p.id} className="flex min-h-11 items-center gap-x-3 border-b border-rule">
                     <Link
                       href={`/class/weeks?person=${p.id}`}
-                      className="inline-flex min-h-11 min-w-44 items-center font-semibold underline decoration-rule underline-offset-4"
+                      className="inline-flex min-h-11 min-w-0 flex-1 items-center font-semibold underline decoration-rule underline-offset-4"
                     >
                       {p.name}
                     </Link>
-                    <span className="flex gap-1" aria-hidden>
+                    <span className="flex flex-wrap gap-1" aria-hidden>
                       {p.classes.map((c, i) => (
                         <span key={i} title={dayWords(c.day)}>
                           {c.came ? '●' : '–'}
                         </span>
                       ))}
                     </span>
-                    <span className="num ml-auto">
+                    <span className="num whitespace-nowrap">
                       {p.classes.filter((c) => c.came).length} of {p.classes.length}
                     </span>
                   </li>
