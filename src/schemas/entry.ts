@@ -89,6 +89,7 @@ const contents = (today: string): Readonly<Record<string, Schema>> => ({
     pattern: oneOf(patterns).required('is needed'),
     rung: wholeIn(1, 9).required('is needed'),
     heldS: wholeIn(1, 600, 's'),
+    seatCm: wholeIn(20, 90, 'cm'),
   }),
   noticed: exactly({ kind: kind('noticed'), what: oneOf(noticedThings).required('is needed') }),
   coaching: exactly({

@@ -179,7 +179,10 @@ async function keepShown(
       const shown = shownBy(past, ladder);
       if (!shown) continue;
       const { id } = one.view.person;
-      const held = shown.heldS === null ? {} : { heldS: shown.heldS };
+      const held = {
+        ...(shown.heldS === null ? {} : { heldS: shown.heldS }),
+        ...(shown.seatCm === null ? {} : { seatCm: shown.seatCm }),
+      };
       await storeEntry(
         desk.db,
         {

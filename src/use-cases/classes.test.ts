@@ -163,9 +163,9 @@ describe('a log', () => {
   });
 });
 
-const factsOf = async (id: string) => {
+const factsOf = async (id: string, day = first) => {
   const { peopleInClass } = await import('./classes');
-  const [one] = (await peopleInClass(desk(), [id])).people;
+  const [one] = (await peopleInClass(desk(day), [id])).people;
   if (!one) throw new Error(id);
   return one;
 };
@@ -231,6 +231,10 @@ describe('what follows', () => {
       e.content.kind === 'shown' ? [`${e.content.pattern}${e.content.rung}`] : [],
     );
     expect(shown).toContain('H4');
+    // With the squat the seat it was done on, which the next seat is measured from.
+    const seat = known.entries.flatMap((e) => (e.content.kind === 'shown' ? (e.content.seatCm ?? []) : []));
+    expect(seat).toContain(48);
+    expect((await factsOf(ids.odile, last)).facts.shownSeatCm).toBe(Math.min(...seat));
     const all = (await readProposals(desk(last), key)).filter((p) => p.personId === ids.odile);
     expect(all.filter((p) => p.state === 'waits').length).toBeLessThanOrEqual(1);
     for (const { proposal } of all)

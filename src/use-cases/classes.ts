@@ -18,6 +18,7 @@ import { afterAway } from '../core/train/dials';
 import { eyeOn, type Eye } from '../core/train/eyes';
 import { askedOf, layBlocks } from '../core/train/lay';
 import { presentIn } from '../core/train/log';
+import { orderTold } from '../core/train/order';
 import { pastSessions, trainedIn, type HeldClass, type PastSession, type TrainedPattern } from '../core/train/past';
 import {
   doings,
@@ -198,6 +199,11 @@ export async function makePlan(desk: Desk, asked: PlanAsked): Promise<PlanShown>
     return why ? [{ id: person.id, name: person.name, why }] : [];
   });
   return {
+    order: orderTold({
+      ...{ blocks: laid, doing },
+      soreKnee: people.some(({ facts }) => facts.limiters.some((l) => l.kind === 'knee-pain' && (l.pain ?? 0) >= 3)),
+      frail: people.some(({ facts }) => facts.person.ageYears > 85 || facts.readiness === 'ready-with-care'),
+    }),
     ...{ plan, minutesPlanned: totalS(laid) / 60, untested, dropped: fitted.dropped, overMinutes: fitted.overS / 60 },
     carry: toCarry(doing, place.cupboard, posesOf),
     seats: seatsOf(doing, posesOf),

@@ -160,7 +160,13 @@ export type EntryContent =
       readonly note: string;
     }
   /** A rung seen done cleanly in two classes, at most four weeks apart; this is the newer. */
-  | { readonly kind: 'shown'; readonly pattern: Pattern; readonly rung: number; readonly heldS?: number }
+  | {
+      readonly kind: 'shown';
+      readonly pattern: Pattern;
+      readonly rung: number;
+      readonly heldS?: number;
+      readonly seatCm?: number;
+    }
   /** Wished for, or seen by the instructor: it offers a movement beside the four. */
   | { readonly kind: 'noticed'; readonly what: Noticed }
   /** How somebody is coached, other than the hall or the instructor does; with a reason. */

@@ -110,6 +110,8 @@ export interface PlanShown {
   readonly minutesPlanned: number;
   /** What does not fit into the time, in the order in which it goes. */
   readonly dropped: readonly string[];
+  /** What is wrong with the order of its blocks, in sentences. */
+  readonly order: readonly string[];
   /** So much longer than the time there is, when nothing more may go. */
   readonly overMinutes: number;
   readonly carry: readonly ToCarry[];

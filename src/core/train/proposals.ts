@@ -160,6 +160,8 @@ export interface ShownByLog {
   readonly pattern: Pattern;
   readonly rung: number;
   readonly heldS: number | null;
+  /** The seat of a squat that goes by one; the higher of the two. */
+  readonly seatCm: number | null;
 }
 
 /**
@@ -176,9 +178,15 @@ export function shownBy(past: readonly PastSession[], ladder: Ladder): ShownByLo
   const [a, b] = held;
   return {
     ...{ pattern: ladder.pattern, rung: today.rung },
+    seatCm: ladder.pattern === 'S' ? seatOf(today, before) : null,
     heldS: typeof a === 'number' && typeof b === 'number' ? Math.min(a, b) : null,
   };
 }
+
+const seatOf = (...sessions: readonly PastSession[]): number | null => {
+  const seats = sessions.map((s) => s.variant.targetCm);
+  return seats.every((cm) => cm !== null) ? Math.max(...seats) : null;
+};
 
 /** Holds that count from ten seconds on; the others from fifteen. */
 const shortHolds: readonly string[] = ['S1', 'B1', 'W1', 'W2', 'K1'];

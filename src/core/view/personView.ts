@@ -1,5 +1,7 @@
 import { bodyOn, factsOf } from '../intake/facts';
+import { ofKind } from '../intake/entries';
 import type { Known } from '../intake/known';
+import { daysBetween } from '../math/days';
 import { assignLevels } from '../level/assign';
 import type { LevelsAnswer } from '../level/answer';
 import {
@@ -274,7 +276,16 @@ export function factsFrom(records: StandRecords, { place, rules }: Hall, day: Is
       { since: classesSince, lastOn: lastClassOn },
     ),
     lightWhileAsking: rules.levels.house.lightWhileAsking,
+    shownSeatCm: lowestShown(known, day, rules.levels.house.oldAfterDays),
   };
+}
+
+/** The lowest seat that classes showed, of those that are not old yet; `null` where none was. */
+function lowestShown({ entries }: Known, day: IsoDate, oldAfterDays: number): number | null {
+  const seats = ofKind(entries, 'shown').flatMap((e) =>
+    e.content.seatCm !== undefined && daysBetween(e.on, day) <= oldAfterDays ? [e.content.seatCm] : [],
+  );
+  return seats.length > 0 ? Math.min(...seats) : null;
 }
 
 /** The newest day on which one of these was tried. */

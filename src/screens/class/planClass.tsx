@@ -103,7 +103,7 @@ export function PlanClass(props: Props) {
       else if (said.kind === 'created' || said.kind === 'known') router.push(`/class/${key.current}`);
       else setFault(said.errors?.map((e) => e.message).join(' ') ?? 'This plan was not kept.');
     });
-  const { plan, minutesPlanned, dropped, overMinutes, carry, seats, untested, heldAlready } = shown;
+  const { plan, minutesPlanned, dropped, order, overMinutes, carry, seats, untested, heldAlready } = shown;
   const template = templates.find((t) => t.id === asked.template);
   const titleOf = (id: UniqueIdentifier | undefined): string => {
     const block = asked.blocks.find((b) => b.id === id);
@@ -204,6 +204,9 @@ export function PlanClass(props: Props) {
           <Told>A class of this group was held today already. Start this one only if it is another.</Told>
         )}
         {dropped.length > 0 && <Told>To fit, this goes: {dropped.join('; ')}.</Told>}
+        {order.map((words) => (
+          <Told key={words}>{words}</Told>
+        ))}
         {overMinutes > 0 && (
           <Told>
             Still {amount(Math.ceil(overMinutes), 'minutes')} too long: take a block out, choose another class, or give
