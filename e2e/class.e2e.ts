@@ -254,12 +254,21 @@ test('it ends: the two questions, what follows with the lines that made it; take
       who,
       pattern,
     );
-  expect(await row('Ben Class', 'S')).toContain('short, fewer');
-  expect(await row('Cleo Class', 'S')).toContain('heavy, heel leaves the floor');
+  expect(await row('Ben Class', 'S')).toContain('Short, fewer');
+  expect(await row('Cleo Class', 'S')).toContain('Heavy, heel leaves the floor');
   // On a shelf under his own rung: that counts neither for it nor against it.
   expect(await row('Egon Class', 'S')).toBe('');
   expect(await row('Frida Class', 'S')).toBe('');
   expect(await row('Ada Class', 'S')).toContain('becomes');
+  // It was somebody else’s heel: struck with a reason, and what follows is worked out without it.
+  await push(page, 'Strike Cleo Class: heel leaves the floor, not put right');
+  await push(page, 'Strike it');
+  await says(page, 'section[aria-labelledby=logged]', 'Write why, in a few words.');
+  await page.keyboard.type('the heel of another');
+  await push(page, 'Strike it');
+  await says(page, 'section[aria-labelledby=logged]', 'Struck; what follows was worked out anew.');
+  expect(await row('Cleo Class', 'S')).toContain('becomes');
+  expect((await findings(page)).violations).toEqual([]);
   await push(page, 'Take back Ada Class, S');
   await page.waitForFunction(() => document.querySelector('main')?.textContent.includes('taken back'));
   await page.goto(`${hall.server.url}/people/${ids[1] ?? ''}`, { waitUntil: 'networkidle0' });

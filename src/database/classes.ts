@@ -301,24 +301,54 @@ export async function closeClass(db: Register, key: string, at: string): Promise
   );
 }
 
-/** Keeps what follows from a class, in the order in which it is shown; kept once it stays. */
+/** The newest number of a writer’s lines of a class, and one more. */
+export async function nextSeq(db: Register, key: string, writer: string): Promise<number> {
+  const { last } = await db
+    .selectFrom('class_event')
+    .select(({ fn }) => fn.max<number | null>('seq').as('last'))
+    .where('key', '=', key)
+    .where('writer', '=', writer)
+    .executeTakeFirstOrThrow();
+  return (last ?? -1) + 1;
+}
+
+/**
+ * Keeps what follows from a class, in the order in which it is shown; kept once it stays. Worked out anew for somebody after a
+ * correction it stands in place of what was kept of them before.
+ */
 export async function storeProposals(
   db: Register,
   key: string,
   proposals: readonly { readonly personId: PersonId; readonly proposal: Proposal }[],
+  from = 0,
 ): Promise<void> {
   if (proposals.length === 0) return;
   await db
     .insertInto('class_event')
     .values(
-      proposals.map(({ personId, proposal }, seq) => ({
-        ...{ key, writer: ofProposals, seq, person_id: personId },
+      proposals.map(({ personId, proposal }, i) => ({
+        ...{ key, writer: ofProposals, seq: from + i, person_id: personId },
         content_json: JSON.stringify({ kind: 'proposal', proposal }),
       })),
     )
     .onConflict((c) => c.doNothing())
     .execute();
 }
+
+/** Where what follows anew is numbered from. */
+export const nextProposal = (db: Register, key: string): Promise<number> => nextSeq(db, key, ofProposals);
+
+/** What followed for somebody stands no more; its number is never given again. */
+export async function strikeProposals(db: Register, key: string, personId: PersonId): Promise<void> {
+  await db
+    .updateTable('class_event')
+    .set({ content_json: struckProposal })
+    .where('key', '=', key)
+    .where('writer', '=', ofProposals)
+    .where('person_id', '=', personId)
+    .execute();
+}
+const struckProposal = JSON.stringify({ kind: 'struck' });
 
 /** What followed from classes as they closed. */
 export async function listProposals(
@@ -331,6 +361,7 @@ export async function listProposals(
     .select(['key', 'seq', 'person_id', 'content_json'])
     .where('key', 'in', [...keys])
     .where('writer', '=', ofProposals)
+    .where('content_json', '<>', struckProposal)
     .orderBy('key')
     .orderBy('seq')
     .execute();

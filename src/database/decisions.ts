@@ -139,3 +139,16 @@ export async function listDecisions(db: Register, personId: PersonId): Promise<D
     levels: levels.filter((l) => l.decision_id === row.id).map((l) => JSON.parse(l.level_json) as Level),
   }));
 }
+
+/** What was decided last of somebody, and when, ISO 8601. */
+export const newestDecision = (
+  db: Register,
+  personId: PersonId,
+): Promise<{ readonly id: string; readonly at: string } | undefined> =>
+  db
+    .selectFrom('decision')
+    .select(['id', 'at'])
+    .where('person_id', '=', personId)
+    .orderBy(sql`rowid`, 'desc')
+    .limit(1)
+    .executeTakeFirst();

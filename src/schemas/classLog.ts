@@ -110,3 +110,10 @@ export const logBody = exactly({
 
 /** Which of the proposals of a class. */
 export const seqs = () => array().of(wholeIn(0, 1000).required()).max(500).required();
+
+/** A line that is struck after the class, with why. */
+export const correctionBody = exactly({
+  writer: string().max(64).required('is needed'),
+  ofSeq: wholeIn(0, 100_000).required('is needed'),
+  reason: words(3, 'Write why, in a few words.').max(200).required('Write why, in a few words.'),
+});

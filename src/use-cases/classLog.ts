@@ -28,12 +28,15 @@ import {
   ofRegister,
   storeLines,
   storeProposals,
+  strikeProposals,
+  nextProposal,
+  nextSeq,
   type KeptClass,
 } from '../database/classes';
-import { addDecision, decisionsAmong } from '../database/decisions';
+import { addDecision, decisionsAmong, newestDecision } from '../database/decisions';
 import { storeEntry } from '../database/entries';
 import { peopleThere } from '../database/people';
-import { logBody } from '../schemas/classLog';
+import { correctionBody, logBody } from '../schemas/classLog';
 import { parse, type FieldError } from '../schemas/parse';
 import { heldClasses, pastOf, peopleInClass, testOfFact, type InClass } from './classes';
 import { together, type Desk } from './desk';
@@ -111,11 +114,22 @@ async function follow(desk: Desk, key: string): Promise<void> {
         desk.who,
       );
   await keepSwaps(desk, found, lines);
-  const classes = await heldClasses(desk, present, addDays(day, -readBackDays));
-  const { people: before } = await peopleInClass(desk, present);
+  await workOut(desk, key, day, present, eased);
+}
+
+/** What was shown, and what follows, of some of those who were there; steps and ways back hold at once. */
+async function workOut(
+  desk: Desk,
+  key: string,
+  day: IsoDate,
+  ids: readonly PersonId[],
+  eased: ReadonlyMap<string, Level>,
+): Promise<void> {
+  const classes = await heldClasses(desk, ids, addDays(day, -readBackDays));
+  const { people: before } = await peopleInClass(desk, ids);
   await keepShown(desk, key, day, before, classes);
   // With what was shown by now.
-  const { rules, people } = await peopleInClass(desk, present);
+  const { rules, people } = await peopleInClass(desk, ids);
   const moves = await movesIn(desk, classes);
   const made = people.flatMap((one) =>
     proposalsOf(one, classes, rules, key, { moves, eased }).map((proposal) => ({
@@ -123,14 +137,15 @@ async function follow(desk: Desk, key: string): Promise<void> {
       proposal,
     })),
   );
-  await storeProposals(desk.db, key, made);
-  for (const [seq, { personId, proposal }] of made.entries()) {
+  const from = await nextProposal(desk.db, key);
+  await storeProposals(desk.db, key, made, from);
+  for (const [i, { personId, proposal }] of made.entries()) {
     const one = people.find((p) => p.view.person.id === personId);
     if (one && proposal.to && holdsAtOnce.has(proposal.kind))
       await decide(
         desk,
         { personId, day, rulesVersion: rules.version, normsVersion: one.view.normsVersion, facts: one.facts },
-        proposalId(key, seq),
+        proposalId(key, from + i),
         proposal.to,
       );
   }
@@ -330,17 +345,83 @@ export async function confirmProposals(desk: Desk, key: string, seqs: readonly n
   });
 }
 
+async function takeBack(desk: Desk, key: string, { seq, personId, proposal }: ProposalNow): Promise<void> {
+  const found = await judgedNow(desk, personId);
+  if (found) await decide(desk, found.by, takenBackId(key, seq), proposal.from);
+}
+
 /** Takes back what held at once, or a yes: the level before it is in force again. */
 export async function takeBackProposals(desk: Desk, key: string, seqs: readonly number[]): Promise<SayProposals> {
   return together(desk, async (trx) => {
-    for (const { seq, personId, proposal, state } of await readProposals(trx, key)) {
-      if (!seqs.includes(seq) || (state !== 'holds' && state !== 'confirmed')) continue;
-      const found = await judgedNow(trx, personId);
-      if (!found) continue;
-      await decide(trx, found.by, takenBackId(key, seq), proposal.from);
-    }
+    for (const one of await readProposals(trx, key))
+      if (seqs.includes(one.seq) && (one.state === 'holds' || one.state === 'confirmed')) await takeBack(trx, key, one);
     return { kind: 'confirmed', proposals: await readProposals(trx, key) };
   });
+}
+
+export type CorrectLine =
+  | { readonly kind: 'corrected'; readonly proposals: readonly ProposalNow[] }
+  | { readonly kind: 'not-found' }
+  | { readonly kind: 'rejected'; readonly errors: readonly FieldError[] };
+
+/** Who strikes a line after the class was closed. */
+const ofCorrections = 'corrections';
+
+/**
+ * Strikes a line of a class that is over, with a reason. What followed for this person is taken back and worked out anew
+ * where this is still their newest class; otherwise the line is struck and what followed stays, to be changed on Levels.
+ */
+export async function correctLine(desk: Desk, key: string, sent: unknown): Promise<CorrectLine> {
+  const parsed = parse(correctionBody, sent);
+  if (parsed.kind === 'bad') return { kind: 'rejected', errors: parsed.errors };
+  const { writer, ofSeq, reason } = parsed.value;
+  return together(desk, async (trx): Promise<CorrectLine> => {
+    const found = await findClass(trx.db, key);
+    const line = standing(await listLines(trx.db, [key])).find((l) => l.writer === writer && l.seq === ofSeq);
+    if (!found?.plan || found.closedAt === null || !line) return { kind: 'not-found' };
+    const seq = await nextSeq(trx.db, key, ofCorrections);
+    const content = { kind: 'strike', writer, ofSeq, reason } as const;
+    const wallMs = trx.now().getTime();
+    await storeLines(trx.db, key, ofCorrections, [{ seq, wallMs, personId: line.personId, content }]);
+    const { personId } = line;
+    await withoutLine(trx, found, line, reason);
+    if (personId !== null) await followAnew(trx, found, personId);
+    return { kind: 'corrected', proposals: await readProposals(trx, key) };
+  });
+}
+
+/** What a line brought goes with it: a pain or a swap is withdrawn, whoever was taken for absent counts. */
+async function withoutLine(desk: Desk, { key, day }: KeptClass, line: WrittenLine, reason: string): Promise<void> {
+  const { personId, writer, seq, content } = line;
+  if (personId === null) return;
+  if (content.kind === 'pain' || content.kind === 'swap') {
+    const entry = { personId, on: day, savedAt: desk.now().toISOString() };
+    const noted = entryId(key, content.kind, writer, seq);
+    const withdrawn = { kind: 'withdrawn', entryId: noted, reason } as const;
+    await storeEntry(desk.db, { ...entry, id: entryId(key, 'withdrawn', writer, seq), content: withdrawn }, desk.who);
+  }
+  if (content.kind === 'absent') {
+    const at = { seq: await nextSeq(desk.db, key, ofRegister), wallMs: line.wallMs };
+    await storeLines(desk.db, key, ofRegister, [{ ...at, personId, content: { kind: 'present' } }]);
+  }
+}
+
+/** Takes back what followed for one person, and works it out without what was struck. */
+async function followAnew(desk: Desk, { key, day, closedAt }: KeptClass, personId: PersonId): Promise<void> {
+  const later = (await heldClasses(desk, [personId], day)).some((c) => c.key !== key && c.day > day);
+  const known = (await readProposals(desk, key)).filter((p) => p.personId === personId);
+  const ours = new Set(known.flatMap(({ seq }) => [proposalId(key, seq), takenBackId(key, seq)]));
+  const newest = await newestDecision(desk.db, personId);
+  // What somebody said of them since stays.
+  if (later || (newest && !ours.has(newest.id) && newest.at > (closedAt ?? ''))) return;
+  const eased = new Map(
+    known.flatMap(({ proposal: { row, pattern, to } }) =>
+      row === 'G4' && to ? [[`${personId} ${pattern}`, to] as const] : [],
+    ),
+  );
+  for (const one of known) if (one.state === 'holds' || one.state === 'confirmed') await takeBack(desk, key, one);
+  await strikeProposals(desk.db, key, personId);
+  await workOut(desk, key, day, [personId], eased);
 }
 
 /** A class of an earlier day that nobody ended ends at its last line, and says so. */

@@ -9,7 +9,15 @@ import { demoCopy } from '../demo/demoCopy';
 import { makePlan, proposeClass, readClass, saveClass } from './classes';
 import { dropTemplate, keepTemplate, readTemplates } from './classTemplates';
 import { erasePeople } from '../database/erase';
-import { closeForgotten, confirmProposals, readProposals, saveClassLog, takeBackProposals } from './classLog';
+import { sayLastWord } from './lastWord';
+import {
+  closeForgotten,
+  confirmProposals,
+  correctLine,
+  readProposals,
+  saveClassLog,
+  takeBackProposals,
+} from './classLog';
 import { confirmLevels } from './confirmLevels';
 import { deskOf } from './desk';
 import type { Register } from './openRegister';
@@ -268,6 +276,41 @@ describe('what follows', () => {
     const third = (await ofH(await held(addDays(later, 14), []), addDays(later, 14)))?.proposal;
     expect([second?.kind, third?.kind, third?.to?.dose]).toEqual(['dose-up', 'dose-up', was?.dose]);
     expect(third?.to?.support).toBe(back?.to?.support);
+  });
+  test('a line struck afterwards, with a reason: what followed for this person is worked out anew, of the others nothing changes', async () => {
+    const key = await held(first, [
+      [ids.odile, { kind: 'fewer', pattern: 'H', half: 'less' }],
+      [ids.odile, { kind: 'pain', pattern: 'S', joint: 'knee', side: 'L', level: 2, sharp: false }],
+    ]);
+    const was = await readProposals(desk(), key);
+    const ofH = async () =>
+      (await readProposals(desk(), key)).find((p) => p.personId === ids.odile && p.proposal.pattern === 'H');
+    expect((await ofH())?.proposal.row).toBe('P2');
+    const strike = (ofSeq: number, reason = 'it was Olga, not Odile') =>
+      correctLine(desk(), key, { writer: 'tablet-1', ofSeq, reason });
+    expect(await strike(1, 'x')).toMatchObject({ kind: 'rejected', errors: [{ path: '/reason' }] });
+    expect(await strike(99)).toEqual({ kind: 'not-found' });
+    expect((await strike(1)).kind).toBe('corrected');
+    expect(await ofH()).toMatchObject({ state: 'holds', proposal: { row: 'P7', kind: 'dose-up' } });
+    const inForce = (await personOf(ids.odile)).decided.findLast((d) => d.level.pattern === 'H')?.level;
+    expect(inForce?.code).toBe((await ofH())?.proposal.to?.code);
+    const others = (all: Awaited<ReturnType<typeof readProposals>>) => all.filter((p) => p.personId !== ids.odile);
+    expect(others(await readProposals(desk(), key))).toEqual(others(was));
+    // A pain goes from the intake with its line; struck once it is gone.
+    expect((await personOf(ids.odile)).known.pains.some((p) => p.side === 'L')).toBe(true);
+    await strike(2);
+    expect((await personOf(ids.odile)).known.pains.some((p) => p.side === 'L')).toBe(false);
+    expect(await strike(2)).toEqual({ kind: 'not-found' });
+  });
+  test('what somebody said since stays: the line is struck and nothing is worked out anew', async () => {
+    const key = await held(first, [[ids.odile, { kind: 'fewer', pattern: 'H', half: 'less' }]]);
+    const later = deskOf(db, first, new Date(`${first}T15:00:00Z`));
+    const seen = (await personOf(ids.odile)).levels.levels.find((l) => l.pattern === 'H')?.code ?? '';
+    const word = { pattern: 'H', seen, word: 'not-this', why: '', rung: null, support: null };
+    await sayLastWord(later, ids.odile, { ...word, heightCm: null, dose: null, loadKg: null }, 'class-word-1');
+    const was = await readProposals(desk(), key);
+    await correctLine(later, key, { writer: 'tablet-1', ofSeq: 1, reason: 'somebody else' });
+    expect(await readProposals(desk(), key)).toEqual(was);
   });
   test('left open overnight it ends at its last line, marked, and what follows is worked out once', async () => {
     await saveClass(desk(), 'class-open-1', body(first));

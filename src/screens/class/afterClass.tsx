@@ -5,6 +5,8 @@ import type { OutcomeKind } from '../../core/shapes/progress';
 import { printDose } from '../../core/level/code';
 import type { UnitSystem } from '../../core/shapes/person';
 import type { Proposal, ProposalNow, SayProposals } from '../../core/train/proposals';
+import type { WrittenLine } from '../../core/shapes/classLog';
+import { LoggedLines, type Correct } from './loggedLines';
 import { levelWords } from '../levels/levelWords';
 import { lookOf } from '../drawing/patterns';
 import { Button, ButtonLink } from '../touch/button';
@@ -20,6 +22,9 @@ interface Props {
   readonly units: UnitSystem;
   readonly people: readonly { readonly id: string; readonly name: string }[];
   readonly proposals: readonly ProposalNow[];
+  /** What was tapped and stands. */
+  readonly lines: readonly WrittenLine[];
+  readonly correct: Correct;
   readonly testTitles: Readonly<Record<string, string>>;
   readonly confirm: (seqs: readonly number[]) => Promise<SayProposals>;
   readonly takeBack: (seqs: readonly number[]) => Promise<SayProposals>;
@@ -128,6 +133,9 @@ export function AfterClass(props: Props) {
           )
         );
       })}
+      {props.lines.length > 0 && (
+        <LoggedLines lines={props.lines} nameOf={nameOf} correct={props.correct} changed={setProposals} />
+      )}
       <FootBar>
         {waiting.length > 0 ? (
           <Button onClick={() => say(() => confirm(waiting.map((p) => p.seq)))}>

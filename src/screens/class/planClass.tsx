@@ -463,10 +463,12 @@ function BlockRow({
             <Button look="line" className={small} aria-label={`${title} + round`} onClick={() => onMore(1)}>
               + round
             </Button>
-            <Button look="line" className={small} aria-label={`${title} twice`} onClick={onTwice}>
-              twice
-            </Button>
           </>
+        )}
+        {(block?.parts || block?.kind === 'rest') && (
+          <Button look="line" className={small} aria-label={`${title} twice`} onClick={onTwice}>
+            twice
+          </Button>
         )}
         <Button look="plain" className={small} aria-label={`${title} out`} onClick={onOut}>
           out

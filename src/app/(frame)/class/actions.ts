@@ -1,6 +1,6 @@
 'use server';
 import { args, form, id, pattern, rung } from '../../../schemas/door';
-import { confirmProposals, takeBackProposals } from '../../../use-cases/classLog';
+import { confirmProposals, correctLine, takeBackProposals } from '../../../use-cases/classLog';
 import { saveClass, tryPlan } from '../../../use-cases/classes';
 import { dropTemplate, keepTemplate } from '../../../use-cases/classTemplates';
 import { swapsInClass } from '../../../use-cases/swaps';
@@ -13,6 +13,8 @@ export const makeClassPlan = action(args([form()]), tryPlan);
 export const keepClassPlan = action(args([id(), form()]), saveClass, [['/class']]);
 
 export const confirmClass = action(args([id(), seqs()]), confirmProposals);
+
+export const correctClass = action(args([id(), form()]), correctLine);
 
 export const takeBackClass = action(args([id(), seqs()]), takeBackProposals);
 

@@ -1,14 +1,14 @@
 import type { Metadata } from 'next';
 import { notFound, redirect } from 'next/navigation';
 import { protocols } from '../../../../../catalogue/protocols';
-import { presentIn } from '../../../../../core/train/log';
+import { presentIn, standing } from '../../../../../core/train/log';
 import { AfterClass } from '../../../../../screens/class/afterClass';
 import { dayWords } from '../../../../../screens/words';
 import { readProposals } from '../../../../../use-cases/classLog';
 import { readClass } from '../../../../../use-cases/classes';
 import { theDesk } from '../../../../../use-cases/desk';
 import { readPlace } from '../../../../../use-cases/places';
-import { confirmClass, takeBackClass } from '../../actions';
+import { confirmClass, correctClass, takeBackClass } from '../../actions';
 
 export const metadata: Metadata = { title: 'After the class' };
 
@@ -29,6 +29,8 @@ export default async function AfterPage({ params }: { params: Promise<{ key: str
       people={plan.who}
       proposals={await readProposals(desk, key)}
       testTitles={Object.fromEntries(protocols.map((p) => [p.id, p.title]))}
+      lines={standing(lines)}
+      correct={correctClass.bind(null, key)}
       confirm={confirmClass.bind(null, key)}
       takeBack={takeBackClass.bind(null, key)}
     />
