@@ -4,6 +4,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { boardBench } from '../bench/board.mjs';
+import { classBench } from '../bench/class.mjs';
 import { paintBench } from '../bench/paint.mjs';
 import { registerBench } from '../bench/register.mjs';
 import { scoresBench } from '../bench/scores.mjs';
@@ -30,6 +31,7 @@ await withDemo(async ({ browser, url }) => {
   // With those of the demo hall some forty.
   await readyPeople(url, 16, '2026-03-02');
   await boardBench({ browser, url });
+  await classBench({ browser, url });
   await scoresBench({ url });
   await registerBench({ browser, url });
 });

@@ -1,20 +1,26 @@
+import type { ClockEvent, Timeline } from '../../core/shapes/class';
 import type { ClassPlan } from '../../core/train/plan';
+import { flashesAt } from '../../core/train/tones';
 import { clockWords } from './clockWords';
-import type { Now } from './useMoment';
+import { useMoment } from './useMoment';
 
 /** While the room is asked something the questions have the place. */
 export function Clock({
-  now: { elapsedS, held, moment },
+  timeline,
+  events,
   plan,
   small,
-  lit,
+  flash,
 }: {
-  now: Now;
+  timeline: Timeline;
+  events: readonly ClockEvent[];
   plan: ClassPlan;
   small: boolean;
   /** Flashes for whoever does not hear. */
-  lit: boolean;
+  flash: boolean;
 }) {
+  const { elapsedS, held, moment } = useMoment(timeline, events);
+  const lit = flash && elapsedS !== null && !held && flashesAt(timeline, elapsedS);
   const { span, rep, next } = moment;
   const block = span ? plan.laid[span.block] : undefined;
   const over = elapsedS !== null && moment.classLeftS <= 0;

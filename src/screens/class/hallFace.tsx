@@ -1,7 +1,7 @@
 'use client';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { RungPoses } from '../../core/shapes/pose';
-import type { ClockEvent } from '../../core/shapes/class';
+import type { ClockEvent, Timeline } from '../../core/shapes/class';
 import type { WrittenLine } from '../../core/shapes/classLog';
 import { placeFor, usualHeightCm, withHands } from '../../core/figure/held';
 import { clockOf } from '../../core/train/log';
@@ -12,7 +12,7 @@ import { isVariant, type Variant } from '../../core/train/variant';
 import { SolvedFigure } from '../drawing/solvedFigure';
 import { clockWords } from './clockWords';
 import { useToldByClass } from './faceChannel';
-import { useMoment } from './useMoment';
+import { useMoment, useWhere } from './useMoment';
 
 interface Props {
   readonly classKey: string;
@@ -49,35 +49,19 @@ export function HallFace({ classKey, plan, lines, poses: posesBy, flash }: Props
     const every = setInterval(() => void ask(), askMs);
     return () => clearInterval(every);
   }, [classKey]);
-  const { elapsedS, held, moment } = useMoment(timeline, events);
-  const { span } = moment;
+  // The figures are drawn anew with the movement, not with the seconds.
+  const { begun, span, next } = useWhere(timeline, events);
   const block = plan.laid[span?.block ?? 0];
   const doing = plan.doing.find((d) => d.block === block?.id);
   const parts = doing?.parts ?? [];
   // Between two movements the one that comes is shown.
-  const at = span?.part ?? moment.next?.part ?? 0;
+  const at = span?.part ?? next?.part ?? 0;
   const shown = block?.stations ? parts.flat() : (parts[at] ?? []);
-  const lit = flash && elapsedS !== null && !held && flashesAt(timeline, elapsedS);
   const variants = distinct(shown.filter(isVariant));
   return (
-    <main className={`flex min-h-dvh flex-col p-6 ${lit ? 'bg-ink text-board' : 'bg-floor text-ink'}`}>
-      <h1 className="text-[4vw] leading-tight font-extrabold">
-        {elapsedS === null ? plan.title : (block?.title ?? '')}
-      </h1>
-      <div className="flex flex-wrap items-baseline gap-x-10">
-        <p className="num text-[16vw] leading-none font-bold" role="timer">
-          {clockWords(elapsedS === null ? moment.classLeftS : moment.spanLeftS)}
-        </p>
-        <p className="text-[4vw] font-bold">
-          {held ? 'Pause' : span?.kind === 'rest' ? 'Rest' : span?.kind === 'change' ? 'Change' : ''}
-          {span?.side && (span.side === 'L' ? 'Left' : 'Right')}
-          {moment.rep && (
-            <span className="num ml-6">
-              {moment.rep.n} {moment.rep.way} {moment.rep.count}
-            </span>
-          )}
-        </p>
-      </div>
+    <main className="flex min-h-dvh flex-col bg-floor p-6 text-ink">
+      <h1 className="text-[4vw] leading-tight font-extrabold">{begun ? (block?.title ?? '') : plan.title}</h1>
+      <FaceClock timeline={timeline} events={events} flash={flash} />
       <p className="min-h-[5vw] text-[3.4vw] leading-tight font-semibold">{span?.cue ?? ''}</p>
       <ol className="mt-auto grid auto-cols-fr grid-flow-col gap-6">
         {variants.map((v, i) => {
@@ -102,6 +86,28 @@ export function HallFace({ classKey, plan, lines, poses: posesBy, flash }: Props
         })}
       </ol>
     </main>
+  );
+}
+
+function FaceClock({ timeline, events, flash }: { timeline: Timeline; events: readonly ClockEvent[]; flash: boolean }) {
+  const { elapsedS, held, moment } = useMoment(timeline, events);
+  const { span, rep } = moment;
+  const lit = flash && elapsedS !== null && !held && flashesAt(timeline, elapsedS);
+  return (
+    <div className={`flex flex-wrap items-baseline gap-x-10 ${lit ? 'bg-ink text-board' : ''}`}>
+      <p className="num text-[16vw] leading-none font-bold" role="timer">
+        {clockWords(elapsedS === null ? moment.classLeftS : moment.spanLeftS)}
+      </p>
+      <p className="text-[4vw] font-bold">
+        {held ? 'Pause' : span?.kind === 'rest' ? 'Rest' : span?.kind === 'change' ? 'Change' : ''}
+        {span?.side && (span.side === 'L' ? 'Left' : 'Right')}
+        {rep && (
+          <span className="num ml-6">
+            {rep.n} {rep.way} {rep.count}
+          </span>
+        )}
+      </p>
+    </div>
   );
 }
 

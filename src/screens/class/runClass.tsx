@@ -5,8 +5,8 @@ import type { ClassLogContent, WrittenLine } from '../../core/shapes/classLog';
 import type { LoadedJoint } from '../../core/shapes/ladder';
 import { givenIn } from '../../core/train/clash';
 import { clockOf, presentIn, standing } from '../../core/train/log';
-import { compile } from '../../core/train/timeline';
-import { flashesAt, toneKinds, type ToneKind } from '../../core/train/tones';
+import { compile, elapsedS } from '../../core/train/timeline';
+import { toneKinds, type ToneKind } from '../../core/train/tones';
 import { isVariant, type Doing } from '../../core/train/variant';
 import { useKeys } from '../frame/keys';
 import { useAwake } from '../test/awake';
@@ -22,7 +22,7 @@ import { Shelves } from './shelves';
 import { Clashes, Given, Last } from './told';
 import { useTellFace } from './faceChannel';
 import { useClassLog } from './useClassLog';
-import { useMoment } from './useMoment';
+import { useWhere } from './useMoment';
 import { useTones } from './useTones';
 
 interface Props {
@@ -63,7 +63,7 @@ export function RunClass({ classKey, plan, lines: known, checks, helpers, helper
   const timeline = useMemo(() => compile(plan.laid), [plan.laid]);
   const log = useClassLog(classKey, known);
   const events = useMemo(() => clockOf(log.lines), [log.lines]);
-  const now = useMoment(timeline, events);
+  const { begun, over, held, span } = useWhere(timeline, events);
   const [wanted, setWanted] = useState<ReadonlySet<ToneKind>>(new Set(['start', 'change', 'last']));
   const [flash, setFlash] = useState(false);
   const [preview, setPreview] = useState(false);
@@ -76,8 +76,7 @@ export function RunClass({ classKey, plan, lines: known, checks, helpers, helper
     () => new Set(presentIn(plan.people, log.lines).filter((id) => helper === null || given.get(id) === helper.id)),
     [plan.people, log.lines, helper, given],
   );
-  const { span } = now.moment;
-  const blockAt = span?.block ?? (now.elapsedS === null ? 0 : plan.laid.length - 1);
+  const blockAt = span?.block ?? (begun ? plan.laid.length - 1 : 0);
   const block = plan.laid[blockAt];
   const doing = plan.doing.find((d) => d.block === block?.id);
   const partAt = span?.part ?? 0;
@@ -86,11 +85,11 @@ export function RunClass({ classKey, plan, lines: known, checks, helpers, helper
     doingOf(doing?.parts, id, plan.people.indexOf(id), partAt, block?.stations?.turn);
   const jump = (by: 1 | -1) => {
     const starts = timeline.spans.filter((s, i, all) => s.block !== all[i - 1]?.block).map((s) => s.fromS);
-    const at = now.elapsedS ?? 0;
+    const at = elapsedS(events, Date.now()) ?? 0;
     const to = by === 1 ? starts.find((s) => s > at) : starts.findLast((s) => s < at - 2);
     log.note({ kind: 'jump', toS: to ?? (by === 1 ? timeline.totalS : 0) });
   };
-  const go = () => log.note({ kind: now.elapsedS === null ? 'start' : now.held ? 'go' : 'hold' });
+  const go = () => log.note({ kind: !begun ? 'start' : held ? 'go' : 'hold' });
   useKeys('page', (event) => {
     // The clock is of who leads.
     if (!log.ready || event.repeat || helper !== null) return false;
@@ -106,16 +105,16 @@ export function RunClass({ classKey, plan, lines: known, checks, helpers, helper
   );
   const chosen = who === null ? undefined : plan.who.find((w) => w.id === who);
   const chosenDoing = who === null ? null : of(who);
-  const over = now.elapsedS !== null && now.moment.classLeftS <= 0;
   return (
     <div className="pt-3">
       <h1 className="sr-only">{plan.title}</h1>
       <div className="grid gap-x-6 gap-y-3 xl:grid-cols-[minmax(0,1fr)_28rem]">
         <div className="min-w-0">
           <Clock
-            now={now}
+            timeline={timeline}
+            events={events}
             plan={plan}
-            lit={flash && now.elapsedS !== null && !now.held && flashesAt(timeline, now.elapsedS)}
+            flash={flash}
             small={block?.kind === 'log' || block?.kind === 'check' || over}
           />
           {helper !== null ? (
@@ -147,20 +146,20 @@ export function RunClass({ classKey, plan, lines: known, checks, helpers, helper
           />
         ) : (
           <Button onClick={go} disabled={!log.ready} className="min-h-14! min-w-48 text-lg">
-            {now.elapsedS === null ? 'Start the class' : now.held ? 'Go on' : 'Pause'} <Key>Space</Key>
+            {!begun ? 'Start the class' : held ? 'Go on' : 'Pause'} <Key>Space</Key>
           </Button>
         )}
         {helper === null && (
           <>
-            <Button look="line" onClick={() => jump(-1)} disabled={now.elapsedS === null}>
+            <Button look="line" onClick={() => jump(-1)} disabled={!begun}>
               Block before <Key>←</Key>
             </Button>
-            <Button look="line" onClick={() => jump(1)} disabled={now.elapsedS === null || over}>
+            <Button look="line" onClick={() => jump(1)} disabled={!begun || over}>
               Next block <Key>→</Key>
             </Button>
           </>
         )}
-        {now.elapsedS === null && (
+        {!begun && (
           <Button look="line" onClick={() => setPreview(true)}>
             All movements first
           </Button>

@@ -1,5 +1,5 @@
 'use client';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { ClassLogContent, WrittenLine } from '../../core/shapes/classLog';
 import { keepLine, keptLogs, sendLog, withLine, type KeptLog } from './keepLog';
 
@@ -111,7 +111,9 @@ export function useClassLog(key: string, known: readonly WrittenLine[]): ClassLo
       }).catch(() => null);
       const said =
         answer?.ok === true ? ((await answer.json().catch(() => null)) as { lines?: WrittenLine[] } | null) : null;
-      if (live && said?.lines) setOthers(said.lines);
+      const theirs = said?.lines;
+      // The same again draws nothing again.
+      if (live && theirs) setOthers((now) => (JSON.stringify(now) === JSON.stringify(theirs) ? now : theirs));
       if (live) waits = setTimeout(() => void round(), everyMs);
     };
     waits = setTimeout(() => void round(), unsent > 0 ? 0 : everyMs);
@@ -122,10 +124,10 @@ export function useClassLog(key: string, known: readonly WrittenLine[]): ClassLo
     // A new line is sent at once; nothing else begins a round.
   }, [key, ready, unsent]);
 
-  const mine = own.flatMap(written);
-  const has = new Set(mine.map((l) => `${l.writer} ${l.seq}`));
-  return {
-    lines: [...others.filter((l) => !has.has(`${l.writer} ${l.seq}`)), ...mine],
-    ...{ writer, note, unsent, refused, ready },
-  };
+  const lines = useMemo(() => {
+    const mine = own.flatMap(written);
+    const has = new Set(mine.map((l) => `${l.writer} ${l.seq}`));
+    return [...others.filter((l) => !has.has(`${l.writer} ${l.seq}`)), ...mine];
+  }, [own, others]);
+  return { lines, writer, note, unsent, refused, ready };
 }
