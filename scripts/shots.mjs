@@ -58,6 +58,7 @@ const aside = new Set([
   'hall',
   'day-plan',
   'class-face',
+  'class-weeks',
 ]);
 mkdirSync(target, { recursive: true });
 
@@ -184,17 +185,15 @@ await withDemo(async ({ browser, url, idOf }) => {
       await page.waitForSelector('[data-testid=open-for]');
       await settle();
     },
+    // A group with eight weeks of classes behind it, on the day of its next one.
     'class-plan': async () => {
-      await visit('/levels');
-      const all = await page.$('::-p-xpath(//button[contains(., "Confirm all")])');
-      if (all) {
-        await all.click();
-        await page.waitForFunction(
-          () => ![...document.querySelectorAll('main button')].some((b) => /^Confirm/.test(b.textContent)),
-        );
-      }
       await visit('/class');
-      await visit(await page.$eval('a[href^="/class/plan?group"]', (a) => a.getAttribute('href')));
+      for (const href of await page.$$eval('a[href^="/class/plan?group"]', (all) =>
+        all.map((a) => a.getAttribute('href')),
+      )) {
+        await visit(href);
+        if (await page.$eval('main', (m) => m.textContent.includes('Boris Tallow'))) break;
+      }
       await settle();
     },
     'class-run': async () => {
@@ -213,26 +212,20 @@ await withDemo(async ({ browser, url, idOf }) => {
         timeout: 90_000,
       });
     },
+    // Of the newest class that was held.
     'class-after': async () => {
-      await shots['class-run']();
-      for (
-        let at = '';
-        at !== 'Two questions';
-        at = await page.$eval('[data-testid=now-block]', (e) => e.textContent)
-      ) {
-        await page.keyboard.press('ArrowRight');
-        await settle();
+      await visit('/class');
+      await visit(await page.$eval('a[href$="/after"]', (a) => a.getAttribute('href')));
+      await settle();
+    },
+    'class-weeks': async () => {
+      await visit('/class');
+      for (const href of await page.$$eval('a[href^="/class/weeks"]', (all) =>
+        all.map((a) => a.getAttribute('href')),
+      )) {
+        await visit(href);
+        if (await page.$('svg.recharts-surface')) break;
       }
-      for (let left = 2; left > 0; left--) {
-        await clickWords('Asked everybody');
-        await settle();
-      }
-      await page.keyboard.press('ArrowRight');
-      for (const words of ['End the class', 'What follows from it']) {
-        await page.waitForSelector(`::-p-xpath(//*[self::a or self::button][contains(., "${words}")])`);
-        await clickWords(words);
-      }
-      await page.waitForFunction(() => /After the class/.test(document.querySelector('h1').textContent));
       await settle();
     },
     'class-face': async () => {
