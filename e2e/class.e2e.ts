@@ -117,6 +117,15 @@ test('a plan out of a group: shortened it says what goes; dragged by mouse and b
   await announced(page, 'Squat is over Hinge.');
   await page.keyboard.press('Space');
   await until(async () => (await blocks(page))[2] === 'Squat');
+  // One tap makes somebody’s own a step easier, another brings it back.
+  await page.click('[data-testid=block] summary');
+  await push(page, 'Ada C. easier');
+  await says(page, '[data-testid=block] details[open]', 'one step easier, as the plan says');
+  await push(page, 'Ada C. harder');
+  await page.waitForFunction(
+    () => !document.querySelector('[data-testid=block] details[open]')?.textContent.includes('as the plan says'),
+  );
+  await page.click('[data-testid=block] summary');
   await push(page, 'Squat twice');
   await until(async () => (await blocks(page)).filter((b) => b === 'Squat').length === 2);
   await press(page, 'Undo');
@@ -173,6 +182,27 @@ test('it runs: a jump to the squat, four to look at, six exceptions, the server 
     ...['absent', 'fewer', 'form', 'not-done', 'pain', 'seen', 'strike', 'support'],
   ]);
   expect(faults.filter((f) => !/ERR_CONNECTION_REFUSED|Failed to load resource/.test(f))).toEqual([]);
+});
+
+test('left to itself for over three minutes, at thirty times the speed, it goes from block to block; paused it stands still', async () => {
+  const blocks = ['check', 'warm-up', 's', 'log'].map((id) => ({ id, of: `intervals/${id}`, more: 0 }));
+  const plan = { day: today, groupId: null, template: 'intervals', minutes: 30, leader: '', helpers: [], people: ids };
+  expect((await send(hall, 'PUT', '/api/v1/classes/clock-class-1', { ...plan, blocks })).status).toBe(201);
+  const { page, faults } = await watchedPage(hall.browser, hall.server.url, 30);
+  onTestFinished(() => page.close());
+  await page.goto(`${hall.server.url}/class/clock-class-1`, { waitUntil: 'load' });
+  await page.waitForFunction(() => !document.querySelector<HTMLButtonElement>('[data-fixed] button')?.disabled);
+  await page.keyboard.press('Space');
+  for (const block of ['Room check', 'Warm-up', 'Squat']) await says(page, '[data-testid=now-block]', block);
+  await says(page, '[data-testid=now-state]', 'round 2 of 3');
+  await page.keyboard.press('Space');
+  await says(page, '[data-testid=now-state]', 'Paused');
+  const stood = await textOf(page, '[data-testid=now-clock]');
+  await page.evaluate(() => new Promise((later) => setTimeout(later, 20_000)));
+  expect(await textOf(page, '[data-testid=now-clock]')).toBe(stood);
+  await page.keyboard.press('Space');
+  await says(page, '[data-testid=now-state]', 'round 3 of 3');
+  expect(faults).toEqual([]);
 });
 
 test('a second tablet has the people it was given; what two say otherwise is asked; a movement that hurts gets another one', async () => {

@@ -61,7 +61,8 @@ async function holdClass(db: Register, { group, groupId, ids, day, week, key }: 
     }),
     ...[...ids].flatMap(([name, id]) =>
       (['S', 'L', 'H', 'B'] satisfies Pattern[]).flatMap((pattern) =>
-        done.has(`${id} ${pattern}`) && !unseen.some(([who, of, on = week]) => who === name && of === pattern && on === week)
+        done.has(`${id} ${pattern}`) &&
+        !unseen.some(([who, of, on = week]) => who === name && of === pattern && on === week)
           ? [[id, { kind: 'seen', pattern }] as const]
           : [],
       ),

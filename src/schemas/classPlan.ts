@@ -1,5 +1,7 @@
 import { string, type InferType } from 'yup';
 import { day, exactly, listOf, oneOf, wholeIn, words } from './building';
+import { turns } from '../core/shapes/classPlan';
+import { patterns } from '../core/shapes/facts';
 import { id } from './door';
 
 const blockList = (blocks: readonly string[]) =>
@@ -27,6 +29,14 @@ export const planBody = (classes: readonly string[], blocks: readonly string[]) 
     helpers: listOf(id(), 20).required('is needed'),
     people: listOf(id(), 60).min(1, 'Somebody has to come: choose a group, or add people.').required('is needed'),
     blocks: blockList(blocks),
+    turned: listOf(
+      exactly({
+        personId: id(),
+        pattern: oneOf(patterns).required('is needed'),
+        way: oneOf(turns).required('is needed'),
+      }).required(),
+      400,
+    ).optional(),
   });
 
 /** A plan to be kept as a class of the hall’s own. */

@@ -23,6 +23,7 @@ import { ownFormat, ownFormatVersion } from '../schemas/own';
 import { bodyLimits } from '../schemas/requests';
 import { classLogKinds } from '../schemas/classLog';
 import { saidWords } from '../schemas/word';
+import { turns } from '../core/shapes/classPlan';
 import { theBlocks } from './classTemplates';
 
 type Json = Readonly<Record<string, unknown>>;
@@ -379,7 +380,7 @@ export function apiDescription(): Json {
             ...json(
               exactly(
                 {
-                  ...{ day: date, groupId: orNull(text), template: oneOf(classTemplates.map((t) => t.id)) },
+                  ...{ day: date, groupId: orNull(text), template: text },
                   ...{
                     minutes: between([10, 120], 'integer'),
                     leader: text,
@@ -393,6 +394,7 @@ export function apiDescription(): Json {
                       'more',
                     ]),
                   ),
+                  turned: listOf(exactly({ personId: text, pattern: oneOf(patterns), way: oneOf(turns) })),
                 },
                 ['day', 'groupId', 'template', 'minutes', 'leader', 'helpers', 'people', 'blocks'],
               ),

@@ -14,7 +14,7 @@ import type { PlanAsked } from '../core/shapes/classPlan';
 import { patterns, setPatterns, type Facts, type IsoDate, type Pattern } from '../core/shapes/facts';
 import type { Ladder, LevelRules } from '../core/shapes/ladder';
 import type { PersonId } from '../core/shapes/person';
-import { afterAway } from '../core/train/dials';
+import { afterAway, oneFreer } from '../core/train/dials';
 import { eyeOn, type Eye } from '../core/train/eyes';
 import { askedOf, layBlocks } from '../core/train/lay';
 import { presentIn } from '../core/train/log';
@@ -120,6 +120,16 @@ function traineeOf(
       if (!s?.inForce || !own.get(pattern)) return null;
       return away ? 'away' : s.state === 'over' ? 'rules' : null;
     },
+    harder: (pattern) => {
+      const now = own.get(pattern);
+      const ceiling = standings.find((s) => s.pattern === pattern)?.ceiling;
+      if (!now || !ceiling || !isOpen(ceiling) || away) return null;
+      if (ceiling.rung > now.rung) {
+        const next = levelAt(rules, facts, pattern, now.rung + 1, null);
+        return isOpen(next) ? next : null;
+      }
+      return ceiling.rung === now.rung ? (oneFreer(now, ceiling)?.level ?? null) : null;
+    },
     lowerAt: (pattern, rung) => {
       const at = levels.refused ? null : levelAt(rules, facts, pattern, rung, null);
       return at && isOpen(at) ? at : null;
@@ -176,6 +186,7 @@ export async function makePlan(desk: Desk, asked: PlanAsked): Promise<PlanShown>
     laid,
     people.map((p) => p.trainee),
     spotters,
+    asked.turned ?? [],
   );
   const plan: ClassPlan = {
     ...asked,
@@ -272,9 +283,10 @@ export async function saveClass(desk: Desk, key: string, sent: unknown): Promise
 /** Whether what was asked for then is asked for again: what follows from it stays as it was kept. */
 const isSame = (plan: ClassPlan, asked: PlanAsked): boolean =>
   JSON.stringify(only(plan)) === JSON.stringify(only(asked));
-const only = ({ day, groupId, template, minutes, leader, helpers, people, blocks }: PlanAsked) => ({
+const only = ({ day, groupId, template, minutes, leader, helpers, people, blocks, turned = [] }: PlanAsked) => ({
   ...{ day, groupId, template, minutes, leader, helpers, people },
   blocks: blocks.map(({ id, of, more }) => ({ id, of, more })),
+  turned: turned.map(({ personId, pattern, way }) => ({ personId, pattern, way })),
 });
 
 /** A class with its log, as a screen opens it. */

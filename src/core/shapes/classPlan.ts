@@ -1,4 +1,4 @@
-import type { IsoDate } from './facts';
+import type { IsoDate, Pattern } from './facts';
 import type { PersonId } from './person';
 
 /** One block of a plan: which block of which class, and how many rounds more or less. */
@@ -8,6 +8,16 @@ export interface BlockAsked {
   /** `intervals/s`. */
   readonly of: string;
   readonly more: number;
+}
+
+export const turns = ['easier', 'harder'] as const;
+export type Turn = (typeof turns)[number];
+
+/** One step easier or harder than somebody trains, for this class alone. */
+export interface TurnedBy {
+  readonly personId: PersonId;
+  readonly pattern: Pattern;
+  readonly way: Turn;
 }
 
 /** A class a hall put together out of blocks that ship. */
@@ -33,4 +43,6 @@ export interface PlanAsked {
   readonly helpers: readonly string[];
   readonly people: readonly PersonId[];
   readonly blocks: readonly BlockAsked[];
+  /** Left out where everybody does their own. */
+  readonly turned?: readonly TurnedBy[];
 }

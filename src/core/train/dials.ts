@@ -53,7 +53,7 @@ export function nextDial(
   const { pattern, rung } = level;
   const same = levelAt(rules, facts, pattern, rung, null);
   if (isOpen(same)) {
-    const turned = lowerSeat(rules, facts, ladder, level, same) ?? freerHands(level, same);
+    const turned = lowerSeat(rules, facts, ladder, level, same) ?? oneFreer(level, same);
     if (turned) return found(turned.dial, printed(turned.level), facts);
   }
   const above = ladder.rungs.filter((r) => r.rung > rung);
@@ -95,11 +95,12 @@ function lowerSeat(rules: LevelRules, facts: Facts, ladder: Ladder, level: Level
     : { dial: 'seat' as const, level: { ...same, targetCm: cm, support: level.support, dose: level.dose } };
 }
 
-function freerHands(level: Level, same: Level) {
+/** The hands one step freer, no freer than is given; the level otherwise as it is. */
+export function oneFreer(level: Level, same: Level) {
   const [now, most] = [supports.indexOf(level.support), supports.indexOf(same.support)];
   const support = supports[now + 1];
   if (support === undefined || now >= most) return null;
-  return { dial: 'hands' as const, level: { ...level, support, supportWords: supportWords[support] } };
+  return { dial: 'hands' as const, level: printed({ ...level, support, supportWords: supportWords[support] }) };
 }
 
 /** A limiter before the hall, the hall before a test, a test before what fell short. */

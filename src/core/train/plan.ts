@@ -1,6 +1,6 @@
 import { needsOf, type HallNeeds } from '../card/needs';
 import type { ClassBlock } from '../shapes/class';
-import type { PlanAsked } from '../shapes/classPlan';
+import type { PlanAsked, TurnedBy } from '../shapes/classPlan';
 import type { IsoDate, Pattern } from '../shapes/facts';
 import type { Cupboard, PersonId } from '../shapes/person';
 import type { RungPoses } from '../shapes/pose';
@@ -24,11 +24,13 @@ export interface ClassPlan extends PlanAsked {
  * Who does what in every block. Whoever needs somebody to stand by gets one of those who may spot, in the order of the
  * people; the others hold with both hands.
  * @param spotters names of who may spot and does nothing else
+ * @param turnedBy who does a pattern one step easier or harder than their own
  */
 export function doings(
   blocks: readonly ClassBlock[],
   people: readonly Trainee[],
   spotters: readonly string[],
+  turnedBy: readonly TurnedBy[] = [],
 ): BlockDoing[] {
   return blocks.flatMap((block) =>
     block.parts
@@ -39,7 +41,8 @@ export function doings(
               const free = [...spotters];
               return people.map((who) => {
                 const [next = null] = free;
-                const doing = doingOf(part, who, next);
+                const way = turnedBy.find((t) => t.personId === who.id && t.pattern === part.pattern)?.way ?? null;
+                const doing = doingOf(part, who, next, way);
                 if (isVariant(doing) && doing.spotter !== null) free.shift();
                 return doing;
               });
@@ -62,6 +65,7 @@ export function withoutPerson(plan: ClassPlan, id: PersonId): ClassPlan {
     who: plan.who.filter((w) => w.id !== id),
     doing: plan.doing.map((b) => ({ ...b, parts: b.parts.map((part) => part.filter(others)) })),
     eyes: plan.eyes.filter(others),
+    ...(plan.turned ? { turned: plan.turned.filter(others) } : {}),
   };
 }
 

@@ -19,6 +19,11 @@ const trainee = (facts: Facts, id = 'p', spotted = false): Trainee => {
   return {
     ...{ id, name: id },
     easedBy: () => null,
+    harder: (pattern) => {
+      const own = levels.find((l) => l.pattern === pattern);
+      const at = own && levelAt(rules, facts, pattern, own.rung + 1, null);
+      return at && isOpen(at) ? at : null;
+    },
     levelOf: (pattern) => levels.find((l) => l.pattern === pattern) ?? null,
     lowerAt: (pattern, rung) => {
       const at = levelAt(rules, facts, pattern, rung, null);
@@ -65,6 +70,27 @@ describe('who does what of a part', () => {
           expect(doing.targetCm).toBeGreaterThanOrEqual(own.targetCm);
       }),
       { numRuns: 400 },
+    );
+  });
+  test('one step easier is never more than their own, whatever the body; one harder only where the rules open it', () => {
+    fc.assert(
+      fc.property(bodies, fc.constantFrom(...parts), (facts, part) => {
+        const who = trainee(facts);
+        const own = who.levelOf(part.pattern);
+        const less = doingOf(part, who, null, 'easier');
+        if (own && isVariant(less) && less.folded === 'easier') {
+          expect(less.rung).toBeLessThanOrEqual(own.rung);
+          expect(supports.indexOf(less.support)).toBeLessThanOrEqual(supports.indexOf(own.support));
+          expect(less.loadKg ?? 0).toBeLessThanOrEqual(own.loadKg ?? 0);
+          expect(less.rung < own.rung || less.support !== own.support).toBe(true);
+        }
+        const more = doingOf(part, who, null, 'harder');
+        if (isVariant(more) && more.folded === 'harder') {
+          const at = levelAt(rules, facts, more.pattern, more.rung, null);
+          expect(isOpen(at) && supports.indexOf(more.support) <= supports.indexOf(at.support)).toBe(true);
+        } else expect(more).toEqual(doingOf(part, who, null));
+      }),
+      { numRuns: 300 },
     );
   });
   const squat: Part = { pattern: 'S', scheme: '30/15x3', shelves: { A: ['S1-3'], B: ['S4-5'], C: ['S7-8'] } };

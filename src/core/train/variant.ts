@@ -1,6 +1,7 @@
 import type { Level } from '../level/answer';
 import { printLevelCode } from '../level/code';
 import { shelves, type Part, type Shelf } from '../shapes/class';
+import type { Turn } from '../shapes/classPlan';
 import type { Dose } from '../shapes/dose';
 import { supports, type Pattern, type Support } from '../shapes/facts';
 import type { PersonId } from '../shapes/person';
@@ -14,6 +15,8 @@ export interface Trainee {
   readonly easedBy: (pattern: Pattern) => 'away' | 'rules' | null;
   /** What they train on; `null` where nothing of it is in force or open. */
   readonly levelOf: (pattern: Pattern) => Level | null;
+  /** One step over what they train on, where the rules allow it today. */
+  readonly harder: (pattern: Pattern) => Level | null;
   /** What the rules allow them on a rung under their own. */
   readonly lowerAt: (pattern: Pattern, rung: number) => Level | null;
   /** Whether somebody who may spot has to stand by. */
@@ -21,7 +24,7 @@ export interface Trainee {
 }
 
 /** How a variant differs from the own level; it counts neither clean nor short for it then. */
-export const foldings = ['rung', 'support', 'held', 'seated', 'away', 'rules'] as const;
+export const foldings = ['rung', 'support', 'held', 'seated', 'away', 'rules', 'easier', 'harder'] as const;
 export type Folding = (typeof foldings)[number];
 
 /** What one person does of one part. */
@@ -100,9 +103,10 @@ function spansOf(part: Part): Span[] {
  * What somebody does of a part: their own level where a shelf has it, else one rung lower where that is open to them, else
  * their own all the same; nothing open is the seated movement in its place. Nobody is ever folded upwards.
  * @param spotter who is free to stand by; without one whoever needs one holds with both hands
+ * @param way one step easier or harder than their own, within what is open
  */
-export function doingOf(part: Part, who: Trainee, spotter: string | null): Doing {
-  const found = fitted(part, who);
+export function doingOf(part: Part, who: Trainee, spotter: string | null, way: Turn | null = null): Doing {
+  const found = turned(part, who, way) ?? fitted(part, who);
   if (!found) return seatedInstead(part, who);
   const { level, shelf, folded } = found;
   const cap = part.freest ?? '0';
@@ -128,12 +132,34 @@ const whyOf: Readonly<Record<Folding, string>> = {
   seated: 'seated in its place',
   away: 'some weeks away: one step easier',
   rules: 'one step easier today',
+  easier: 'one step easier, as the plan says',
+  harder: 'one step harder, as the plan says',
 };
 
-function fitted(
-  part: Part,
-  who: Trainee,
-): { readonly level: Level; readonly shelf: Shelf; readonly folded: 'rung' | null } | null {
+interface Fitted {
+  readonly level: Level;
+  readonly shelf: Shelf;
+  readonly folded: Folding | null;
+}
+
+/** A step to one side of what somebody trains on; `null` where there is none that is open. */
+function turned(part: Part, who: Trainee, way: Turn | null): Fitted | null {
+  const own = way === null ? null : who.levelOf(part.pattern);
+  const level = own && (way === 'harder' ? who.harder(part.pattern) : easier(own, who));
+  if (!level || way === null) return null;
+  const span = spansOf(part).find((s) => s.pattern === level.pattern && s.from <= level.rung && level.rung <= s.to);
+  return { level, shelf: span?.shelf ?? 'A', folded: way };
+}
+
+/** The rung under it, else one step more support. */
+function easier(own: Level, who: Trainee): Level | null {
+  const lower = who.lowerAt(own.pattern, own.rung - 1);
+  if (lower) return heldTo(own, lower);
+  const support = supports[supports.indexOf(own.support) - 1];
+  return support === undefined ? null : { ...own, support, loadKg: null };
+}
+
+function fitted(part: Part, who: Trainee): Fitted | null {
   const spans = spansOf(part);
   const owns = spans.flatMap((span) => {
     const level = who.levelOf(span.pattern);

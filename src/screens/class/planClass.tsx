@@ -22,7 +22,8 @@ import { useRouter } from 'next/navigation';
 import { useRef, useState, useTransition, type ReactNode } from 'react';
 import { amount } from '../../core/math/amount';
 import { shortLengthWords, unitsOf } from '../../core/math/units';
-import type { PlanAsked, BlockAsked } from '../../core/shapes/classPlan';
+import { turns, type BlockAsked, type PlanAsked, type TurnedBy } from '../../core/shapes/classPlan';
+import { handWords } from '../levels/levelWords';
 import type { UnitSystem } from '../../core/shapes/person';
 import type { PlanShown } from '../../core/train/plan';
 import { isVariant } from '../../core/train/variant';
@@ -262,6 +263,7 @@ export function PlanClass(props: Props) {
                         ...asked.blocks.slice(i + 1),
                       ])
                     }
+                    onTurn={(one) => change({ ...asked, turned: turned(asked.turned ?? [], one) })}
                     onOut={() => blocks(asked.blocks.filter((one) => one.id !== b.id))}
                     first={i === 0}
                     last={i === asked.blocks.length - 1}
@@ -388,6 +390,13 @@ function moved(all: readonly BlockAsked[], at: number, by: -1 | 1): BlockAsked[]
   return next;
 }
 
+/** One step to a side; back from the other side it is their own again. */
+function turned(all: readonly TurnedBy[], one: TurnedBy): readonly TurnedBy[] {
+  const was = all.find((t) => t.personId === one.personId && t.pattern === one.pattern);
+  const others = all.filter((t) => t !== was);
+  return was && was.way !== one.way ? others : [...others, one];
+}
+
 function freshId(all: readonly BlockAsked[], id: string): string {
   let n = 2;
   while (all.some((b) => b.id === `${id}-${n}`)) n += 1;
@@ -403,6 +412,7 @@ function BlockRow({
   onMore,
   onTwice,
   onOut,
+  onTurn,
   first,
   last,
 }: {
@@ -415,6 +425,7 @@ function BlockRow({
   onMore: (by: -1 | 1) => void;
   onTwice: () => void;
   onOut: () => void;
+  onTurn: (one: TurnedBy) => void;
   first: boolean;
   last: boolean;
 }) {
@@ -480,21 +491,44 @@ function BlockRow({
             {block.parts.map((p) => p.scheme).join(', ')}: {variants.length} do it
             {folded.length > 0 && `, ${folded.length} otherwise than their own`}
           </summary>
-          <ul className="grid gap-x-6 pb-2 sm:grid-cols-2">
-            {doing?.parts.flat().map((d, i) => (
-              <li key={i}>
-                <b>{plan.who.find((w) => w.id === d.personId)?.short}</b>{' '}
-                {isVariant(d) ? (
-                  <>
-                    {d.shelf}: {d.name}
-                    {d.spotter !== null && `, ${d.spotter} beside`}
-                    {d.why !== null && <span className="block pl-4 text-base">{d.why}</span>}
-                  </>
-                ) : (
-                  d.why
-                )}
-              </li>
-            ))}
+          <ul className="pb-2">
+            {doing?.parts.flatMap((all, at) =>
+              all.map((d) => {
+                const short = plan.who.find((w) => w.id === d.personId)?.short ?? '';
+                const pattern = block.parts?.[at]?.pattern;
+                return (
+                  <li
+                    key={`${at} ${d.personId}`}
+                    className="flex flex-wrap items-center gap-x-3 border-t border-rule py-1"
+                  >
+                    <span className="min-w-0 flex-1">
+                      <b>{short}</b>{' '}
+                      {isVariant(d) ? (
+                        <>
+                          {d.shelf}: {d.name}, {handWords[d.support]}
+                          {d.spotter !== null && `, ${d.spotter} beside`}
+                          {d.why !== null && <span className="block text-base">{d.why}</span>}
+                        </>
+                      ) : (
+                        d.why
+                      )}
+                    </span>
+                    {pattern &&
+                      turns.map((way) => (
+                        <Button
+                          key={way}
+                          look="line"
+                          className={small}
+                          aria-label={`${short} ${way}`}
+                          onClick={() => onTurn({ personId: d.personId, pattern, way })}
+                        >
+                          {way}
+                        </Button>
+                      ))}
+                  </li>
+                );
+              }),
+            )}
           </ul>
         </details>
       )}
