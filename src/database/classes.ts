@@ -20,7 +20,7 @@ export interface ClassSession {
 export const ofRegister = 'register';
 
 /** What follows from a class, kept as it was worked out when it closed. */
-const ofProposals = 'proposals';
+export const ofProposals = 'proposals';
 
 /** Keeps that a class was held and who was there; the same again changes nothing. */
 export async function addClassHeld(

@@ -2,7 +2,7 @@ import type { Level } from '../core/level/answer';
 import { levelAt, withAccessories } from '../core/level/assign';
 import { isOpen, isOver } from '../core/level/standing';
 import { addDays } from '../core/math/days';
-import { ladderKey, type Facts, type IsoDate } from '../core/shapes/facts';
+import { ladderKey, patterns, type Facts, type IsoDate, type Pattern } from '../core/shapes/facts';
 import type { LevelRules } from '../core/shapes/ladder';
 import type { PersonId } from '../core/shapes/person';
 import { nextDial, oneDialBack } from '../core/train/dials';
@@ -25,6 +25,7 @@ import {
   listClasses,
   listLines,
   listProposals,
+  ofProposals,
   ofRegister,
   storeLines,
   storeProposals,
@@ -42,6 +43,12 @@ import { heldClasses, pastOf, peopleInClass, testOfFact, type InClass } from './
 import { together, type Desk } from './desk';
 import { hashOf } from './hash';
 import { factsOfPerson } from './readPeople';
+
+/** Who strikes a line after the class was closed, and who ends one that was left open. */
+const ofCorrections = 'corrections';
+const ofOvernight = 'overnight';
+/** Writers of the register’s own: no tablet is called so. */
+const ownWriters: readonly string[] = [ofRegister, ofProposals, ofCorrections, ofOvernight];
 
 /** Sessions of the last sixteen weeks are read: so long a rung stays shown. */
 const readBackDays = 16 * 7;
@@ -62,7 +69,7 @@ export async function saveClassLog(desk: Desk, key: string, writer: string, sent
     const fault = (path: string, message: string): SaveLog => ({ kind: 'rejected', errors: [{ path, message }] });
     const found = await findClass(trx.db, key);
     if (!found?.plan) return fault('', 'there is no class with a plan under this key: send the plan first');
-    if (!/^[A-Za-z0-9_-]{1,64}$/.test(writer) || writer === ofRegister || writer === 'proposals')
+    if (!/^[A-Za-z0-9_-]{1,64}$/.test(writer) || ownWriters.includes(writer))
       return fault(
         '',
         'the writer in the address must be up to 64 letters, digits, - or _, and none of the register’s own',
@@ -127,7 +134,8 @@ async function workOut(
 ): Promise<void> {
   const classes = await heldClasses(desk, ids, addDays(day, -readBackDays));
   const { people: before } = await peopleInClass(desk, ids);
-  await keepShown(desk, key, day, before, classes);
+  const corrected = await nextSeq(desk.db, key, ofCorrections);
+  await keepShown(desk, key, day, before, classes, corrected);
   // With what was shown by now.
   const { rules, people } = await peopleInClass(desk, ids);
   const moves = await movesIn(desk, classes);
@@ -180,12 +188,17 @@ async function keepSwaps(desk: Desk, { key, day, plan }: KeptClass, lines: reado
 const sideOf = ({ joint, side }: { readonly joint: string; readonly side: 'L' | 'R' | null }) =>
   joint === 'back' ? null : side;
 
+/** What a class showed of somebody, before it was corrected and each time after it. */
+const shownId = (key: string, id: PersonId, pattern: Pattern, corrected: number): string =>
+  entryId(key, 'shown', id, pattern, ...(corrected === 0 ? [] : [corrected]));
+
 async function keepShown(
   desk: Desk,
   key: string,
   day: IsoDate,
   people: readonly InClass[],
   classes: readonly HeldClass[],
+  corrected: number,
 ): Promise<void> {
   for (const one of people)
     for (const { ladder } of one.ladders) {
@@ -201,7 +214,7 @@ async function keepShown(
       await storeEntry(
         desk.db,
         {
-          ...{ id: entryId(key, 'shown', id, ladder.pattern), personId: id, on: day },
+          ...{ id: shownId(key, id, ladder.pattern, corrected), personId: id, on: day },
           savedAt: desk.now().toISOString(),
           content: { kind: 'shown', pattern: shown.pattern, rung: shown.rung, ...held },
         },
@@ -364,9 +377,6 @@ export type CorrectLine =
   | { readonly kind: 'not-found' }
   | { readonly kind: 'rejected'; readonly errors: readonly FieldError[] };
 
-/** Who strikes a line after the class was closed. */
-const ofCorrections = 'corrections';
-
 /**
  * Strikes a line of a class that is over, with a reason. What followed for this person is taken back and worked out anew
  * where this is still their newest class; otherwise the line is struck and what followed stays, to be changed on Levels.
@@ -406,6 +416,20 @@ async function withoutLine(desk: Desk, { key, day }: KeptClass, line: WrittenLin
   }
 }
 
+/** What the class showed of somebody is withdrawn; what it shows without the line that was struck is noted anew. */
+async function withdrawShown(desk: Desk, key: string, day: IsoDate, personId: PersonId): Promise<void> {
+  const [one] = (await peopleInClass(desk, [personId])).people;
+  const corrected = await nextSeq(desk.db, key, ofCorrections);
+  const ours = new Set(
+    patterns.flatMap((p) => Array.from({ length: corrected + 1 }, (_, n) => shownId(key, personId, p, n))),
+  );
+  for (const { id } of one?.view.known.entries.filter((e) => ours.has(e.id)) ?? []) {
+    const content = { kind: 'withdrawn', entryId: id, reason: 'a line of the class was struck' } as const;
+    const savedAt = desk.now().toISOString();
+    await storeEntry(desk.db, { id: entryId('withdrawn', id), personId, on: day, savedAt, content }, desk.who);
+  }
+}
+
 /** Takes back what followed for one person, and works it out without what was struck. */
 async function followAnew(desk: Desk, { key, day, closedAt }: KeptClass, personId: PersonId): Promise<void> {
   const later = (await heldClasses(desk, [personId], day)).some((c) => c.key !== key && c.day > day);
@@ -421,6 +445,7 @@ async function followAnew(desk: Desk, { key, day, closedAt }: KeptClass, personI
   );
   for (const one of known) if (one.state === 'holds' || one.state === 'confirmed') await takeBack(desk, key, one);
   await strikeProposals(desk.db, key, personId);
+  await withdrawShown(desk, key, day, personId);
   await workOut(desk, key, day, [personId], eased);
 }
 
@@ -433,7 +458,7 @@ export async function closeForgotten(desk: Desk): Promise<number> {
       const lines = await listLines(trx.db, [one.key]);
       if (lines.length === 0) continue;
       const wallMs = Math.max(...lines.map((l) => l.wallMs));
-      await storeLines(trx.db, one.key, 'overnight', [
+      await storeLines(trx.db, one.key, ofOvernight, [
         { seq: 0, wallMs, personId: null, content: { kind: 'close', late: true } },
       ]);
       await follow(trx, one.key);

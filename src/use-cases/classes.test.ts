@@ -302,6 +302,19 @@ describe('what follows', () => {
     expect((await personOf(ids.odile)).known.pains.some((p) => p.side === 'L')).toBe(false);
     expect(await strike(2)).toEqual({ kind: 'not-found' });
   });
+  test('a look that was struck shows nothing; struck elsewhere what was shown stays', async () => {
+    const week = addDays(first, 7);
+    const looks = [seen(ids.odile, 'H'), seen(ids.odile, 'L')];
+    await held(first, looks);
+    const key = await held(week, looks);
+    const shownNow = async () =>
+      (await personOf(ids.odile, week)).known.entries.flatMap((e) =>
+        e.content.kind === 'shown' ? [`${e.content.pattern}${e.content.rung}`] : [],
+      );
+    expect((await shownNow()).sort()).toEqual(['H4', 'L2']);
+    await correctLine(desk(week), key, { writer: 'tablet-1', ofSeq: 2, reason: 'that was another leg' });
+    expect(await shownNow()).toEqual(['H4']);
+  });
   test('what somebody said since stays: the line is struck and nothing is worked out anew', async () => {
     const key = await held(first, [[ids.odile, { kind: 'fewer', pattern: 'H', half: 'less' }]]);
     const later = deskOf(db, first, new Date(`${first}T15:00:00Z`));
