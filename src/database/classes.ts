@@ -176,42 +176,30 @@ export async function listClasses(db: Register, most: number, groupId?: string):
   return rows.map(toClass);
 }
 
-/** Classes of a group that were held from a day on, oldest first. */
-export async function listClassesOfGroup(db: Register, groupId: string, from: IsoDate): Promise<KeptClass[]> {
-  const rows = await db
+/** Classes with a plan that were held from a day on, oldest first. */
+const heldFrom = (db: Register, from: IsoDate) =>
+  db
     .selectFrom('class_session')
     .selectAll()
     .where('plan_json', '<>', '{}')
-    .where('group_id', '=', groupId)
     .where('day', '>=', from)
     .where('closed_at', 'is not', null)
     .where('key', 'not in', undoneKeys(db))
     .orderBy('day')
-    .orderBy(sql`rowid`)
-    .execute();
-  return rows.map(toClass);
+    .orderBy(sql`rowid`);
+
+export async function listClassesOfGroup(db: Register, groupId: string, from: IsoDate): Promise<KeptClass[]> {
+  return (await heldFrom(db, from).where('group_id', '=', groupId).execute()).map(toClass);
 }
 
-/** Classes with a plan in which any of these people have a line, from a day on, oldest first. */
+/** Those in which any of these people have a line. */
 export async function listClassesOf(db: Register, personIds: readonly PersonId[], from: IsoDate): Promise<KeptClass[]> {
   if (personIds.length === 0) return [];
-  const rows = await db
-    .selectFrom('class_session')
-    .selectAll()
-    .where('plan_json', '<>', '{}')
-    .where('day', '>=', from)
-    .where('closed_at', 'is not', null)
-    .where('key', 'not in', undoneKeys(db))
-    .where('key', 'in', (q) =>
-      q
-        .selectFrom('class_event')
-        .select('key')
-        .where('person_id', 'in', [...personIds]),
-    )
-    .orderBy('day')
-    .orderBy(sql`rowid`)
-    .execute();
-  return rows.map(toClass);
+  const named = db
+    .selectFrom('class_event')
+    .select('key')
+    .where('person_id', 'in', [...personIds]);
+  return (await heldFrom(db, from).where('key', 'in', named).execute()).map(toClass);
 }
 
 /** What was logged of classes, each line with who wrote it, in the order of each writer. */

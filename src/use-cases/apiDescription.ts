@@ -1,4 +1,3 @@
-import { classTemplates } from '../catalogue/classes';
 import { normsVersion, protocols } from '../catalogue/protocols';
 import {
   askFirstKinds,

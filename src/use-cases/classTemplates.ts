@@ -1,6 +1,6 @@
 import { classTemplates } from '../catalogue/classes';
 import { askedOf, blockBook } from '../core/train/lay';
-import type { BlockAsked, OwnTemplate } from '../core/shapes/classPlan';
+import type { OwnTemplate, TemplateListed } from '../core/shapes/classPlan';
 import { addTemplate, listTemplates, putTemplateAside } from '../database/classTemplates';
 import { ownTemplateBody } from '../schemas/classPlan';
 import { parse, type FieldError } from '../schemas/parse';
@@ -8,16 +8,6 @@ import { together, type Desk } from './desk';
 
 /** The blocks there are, by the name they are asked for. */
 export const theBlocks = blockBook(classTemplates);
-
-/** A class to plan from: one that ships, or one of the hall’s own. */
-export interface TemplateListed {
-  readonly id: string;
-  readonly title: string;
-  readonly says: string;
-  readonly minutes: number;
-  readonly blocks: readonly BlockAsked[];
-  readonly own: boolean;
-}
 
 /** Those of the hall first. A block that ships no more is left out of them. */
 export async function readTemplates(desk: Desk): Promise<TemplateListed[]> {

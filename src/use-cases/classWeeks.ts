@@ -3,7 +3,7 @@ import type { IsoDate } from '../core/shapes/facts';
 import type { PersonId } from '../core/shapes/person';
 import { presentIn } from '../core/train/log';
 import { totalS } from '../core/train/shorten';
-import { weeksOf, type TimedClass, type TrainedWeek } from '../core/train/weeks';
+import { weeksOf, type TimedClass, type Weeks } from '../core/train/weeks';
 import { listClassesOf, listClassesOfGroup, listLines, type KeptClass } from '../database/classes';
 import { classesBefore, peopleInClass } from './classes';
 import type { Desk } from './desk';
@@ -11,18 +11,6 @@ import { readGroups } from './groups';
 
 /** So many weeks are shown. */
 const shownWeeks = 12;
-
-/** What was trained over weeks, of a person or of a group. */
-export interface Weeks {
-  readonly whose: string;
-  readonly weeks: readonly TrainedWeek[];
-  /** Of each person the classes that were held, oldest first, and whether they came; of one person only theirs. */
-  readonly people: readonly {
-    readonly id: PersonId;
-    readonly name: string;
-    readonly classes: readonly { readonly day: IsoDate; readonly came: boolean }[];
-  }[];
-}
 
 /** Weeks of a group; `undefined` where there is none. */
 export async function readGroupWeeks(desk: Desk, groupId: string): Promise<Weeks | undefined> {

@@ -10,6 +10,16 @@ export interface BlockAsked {
   readonly more: number;
 }
 
+/** A class to plan from: one that ships, or one of the hall’s own. */
+export interface TemplateListed {
+  readonly id: string;
+  readonly title: string;
+  readonly says: string;
+  readonly minutes: number;
+  readonly blocks: readonly BlockAsked[];
+  readonly own: boolean;
+}
+
 export const turns = ['easier', 'harder'] as const;
 export type Turn = (typeof turns)[number];
 

@@ -1,11 +1,12 @@
 import { needsOf, type HallNeeds } from '../card/needs';
-import type { ClassBlock } from '../shapes/class';
+import type { ClassBlock, Part } from '../shapes/class';
 import type { PlanAsked, TurnedBy } from '../shapes/classPlan';
 import type { IsoDate, Pattern } from '../shapes/facts';
 import type { Cupboard, PersonId } from '../shapes/person';
 import type { RungPoses } from '../shapes/pose';
 import type { Eye } from './eyes';
-import { doingOf, isVariant, type BlockDoing, type Trainee, type Variant } from './variant';
+import { doseOf } from './doseTime';
+import { doingOf, inTurn, isVariant, setsOf, type BlockDoing, type Doing, type Trainee, type Variant } from './variant';
 
 /** A class as it is run: everything it needs without a server. */
 export interface ClassPlan extends PlanAsked {
@@ -21,8 +22,8 @@ export interface ClassPlan extends PlanAsked {
 }
 
 /**
- * Who does what in every block. Whoever needs somebody to stand by gets one of those who may spot, in the order of the
- * people; the others hold with both hands.
+ * Who does what in every block. Whoever needs somebody to stand by gets one of those who may spot, in the order of the people;
+ * where more need one the block runs staggered, two to a spotter, each in every second round; the others hold with both hands.
  * @param spotters names of who may spot and does nothing else
  * @param turnedBy who does a pattern one step easier or harder than their own
  */
@@ -34,23 +35,39 @@ export function doings(
 ): BlockDoing[] {
   return blocks.flatMap((block) =>
     block.parts
-      ? [
-          {
-            block: block.id,
-            parts: block.parts.map((part) => {
-              const free = [...spotters];
-              return people.map((who) => {
-                const [next = null] = free;
-                const way = turnedBy.find((t) => t.personId === who.id && t.pattern === part.pattern)?.way ?? null;
-                const doing = doingOf(part, who, next, way);
-                if (isVariant(doing) && doing.spotter !== null) free.shift();
-                return doing;
-              });
-            }),
-          },
-        ]
+      ? [{ block: block.id, parts: block.parts.map((part) => partDoing(part, people, spotters, turnedBy)) }]
       : [],
   );
+}
+
+function partDoing(
+  part: Part,
+  people: readonly Trainee[],
+  spotters: readonly string[],
+  turnedBy: readonly TurnedBy[],
+): Doing[] {
+  const doing = (who: Trainee, spotter: string | null) =>
+    doingOf(part, who, spotter, turnedBy.find((t) => t.personId === who.id && t.pattern === part.pattern)?.way ?? null);
+  const [anybody = null] = spotters;
+  const needing = people.filter((who) => {
+    const one = doing(who, anybody);
+    return isVariant(one) && one.spotter !== null;
+  });
+  const rounds = setsOf(doseOf(part));
+  const shared = needing.length > spotters.length && rounds > 1;
+  const stoodBy = new Map(
+    needing.slice(0, shared ? 2 * spotters.length : spotters.length).map((who, i) => {
+      const at = i % spotters.length;
+      // Of several, the last ones may stand by one person alone.
+      const two = shared && at + spotters.length < needing.length;
+      return [who.id, { spotter: spotters[at] ?? null, turn: two ? (i < spotters.length ? 1 : 2) : null }] as const;
+    }),
+  );
+  return people.map((who) => {
+    const by = stoodBy.get(who.id);
+    const one = doing(who, by?.spotter ?? null);
+    return by?.turn && isVariant(one) ? inTurn(one, by.turn, rounds) : one;
+  });
 }
 
 export const variantsIn = (all: readonly BlockDoing[]): Variant[] =>

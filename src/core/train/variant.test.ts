@@ -135,13 +135,29 @@ describe('who does what of a part', () => {
       ...{ personId: 'p', why: 'nothing of it is open today: sits and counts aloud' },
     });
   });
-  test('as many are stood by as there are who may, in the order of the people; the others hold', () => {
+  test('one stands by one; where more need somebody it is two in turn, each in every second round; the others hold', () => {
     const block = { id: 's', kind: 'work' as const, title: 'S', minutes: 3, parts: [squat] };
     const facts = someone({ results: [stands(10), done('four-stage', 3), ...legs(6)] });
-    const people = ['a', 'b', 'c'].map((id) => trainee(facts, id, true));
-    expect(variantsIn(doings([block], people, ['Bo'])).map((v) => [v.personId, v.spotter, v.folded])).toEqual([
-      ...[['a', 'Bo', null] as const, ['b', null, 'held'] as const, ['c', null, 'held'] as const],
+    const told = (ids: readonly string[], spotters: readonly string[], part = squat) =>
+      variantsIn(
+        doings(
+          [{ ...block, parts: [part] }],
+          ids.map((id) => trainee(facts, id, true)),
+          spotters,
+        ),
+      ).map((v) => [v.personId, v.spotter, v.turn ?? null, v.folded, printDose(v.dose)].join(' '));
+    const whole = told(['a'], ['Bo'])[0]?.split(' ').at(-1) ?? '';
+    // Of three rounds they do two; in turn the odd ones, or the one that is even.
+    expect(whole).toBe('30/15x2');
+    expect(told(['a', 'b'], ['Bo', 'Iris'])).toEqual([`a Bo   ${whole}`, `b Iris   ${whole}`]);
+    expect(told(['a', 'b', 'c'], ['Bo'])).toEqual(['a Bo 1 turn 30/15x2', 'b Bo 2 turn 30/15x1', `c   held ${whole}`]);
+    expect(told(['a', 'b', 'c'], ['Bo', 'Iris'])).toEqual([
+      'a Bo 1 turn 30/15x2',
+      `b Iris   ${whole}`,
+      'c Bo 2 turn 30/15x1',
     ]);
+    // A single round cannot be shared.
+    expect(told(['a', 'b'], ['Bo'], { ...squat, scheme: '30/15x1' }).map((t) => t.split(' ')[1])).toEqual(['Bo', '']);
   });
 });
 

@@ -24,7 +24,7 @@ export interface Trainee {
 }
 
 /** How a variant differs from the own level; it counts neither clean nor short for it then. */
-export const foldings = ['rung', 'support', 'held', 'seated', 'away', 'rules', 'easier', 'harder'] as const;
+export const foldings = ['rung', 'support', 'held', 'seated', 'away', 'rules', 'easier', 'harder', 'turn'] as const;
 export type Folding = (typeof foldings)[number];
 
 /** What one person does of one part. */
@@ -46,6 +46,8 @@ export interface Variant {
   readonly why: string | null;
   /** Who stands by. */
   readonly spotter: string | null;
+  /** Whoever stands by does so for two: odd rounds, or even ones; left out where they stand by one. */
+  readonly turn?: 1 | 2;
 }
 
 /** Nobody is left without something to do: they sit and count aloud, and it is said why. */
@@ -134,6 +136,7 @@ const whyOf: Readonly<Record<Folding, string>> = {
   rules: 'one step easier today',
   easier: 'one step easier, as the plan says',
   harder: 'one step harder, as the plan says',
+  turn: 'every second round: one stands by two',
 };
 
 interface Fitted {
@@ -203,7 +206,19 @@ function seatedInstead(part: Part, who: Trainee): Doing {
   return { personId: who.id, why: 'nothing of it is open today: sits and counts aloud' };
 }
 
-const setsOf = (dose: Dose): number => ('sets' in dose ? dose.sets : dose.rounds);
+/** The same in every second round of so many: the block runs staggered, as whoever stands by does so for two. */
+export function inTurn(variant: Variant, turn: 1 | 2, ofRounds: number): Variant {
+  const { dose, folded, why } = variant;
+  const theirs = turn === 1 ? Math.ceil(ofRounds / 2) : Math.floor(ofRounds / 2);
+  const rounds = Math.min(setsOf(dose), theirs);
+  return {
+    ...{ ...variant, turn, folded: folded ?? 'turn' },
+    why: [why, whyOf.turn].filter((words) => words !== null).join('; '),
+    dose: 'sets' in dose ? { ...dose, sets: rounds } : { ...dose, rounds },
+  };
+}
+
+export const setsOf = (dose: Dose): number => ('sets' in dose ? dose.sets : dose.rounds);
 
 /**
  * The lower of the class’s dose and the own one. Of two kinds the class says how time goes and the own how often; a hold that

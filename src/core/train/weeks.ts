@@ -26,6 +26,18 @@ export interface TrainedWeek {
   readonly cleanReps: number;
 }
 
+/** What was trained over weeks, of a person or of a group. */
+export interface Weeks {
+  readonly whose: string;
+  readonly weeks: readonly TrainedWeek[];
+  /** Of each person the classes that were held, oldest first, and whether they came; of one person only theirs. */
+  readonly people: readonly {
+    readonly id: PersonId;
+    readonly name: string;
+    readonly classes: readonly { readonly day: IsoDate; readonly came: boolean }[];
+  }[];
+}
+
 /** Half a minute at a slow tempo. Common practice, no published source. */
 const repsAnInterval = 5;
 

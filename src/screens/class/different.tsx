@@ -107,6 +107,8 @@ export function Different({
 }
 
 const grid = 'mt-3 grid grid-cols-2 gap-3 sm:grid-cols-3 lg:grid-cols-4';
+const choice =
+  'min-h-14 cursor-pointer rounded-md border-2 border-ink px-4 text-lg aria-pressed:bg-ink aria-pressed:text-board';
 const big = 'min-h-20! text-lg whitespace-normal!';
 
 function What({
@@ -196,7 +198,7 @@ function Form({
             key={String(right)}
             type="button"
             aria-pressed={putRight === right}
-            className="min-h-14 cursor-pointer rounded-md border-2 border-ink px-4 text-lg aria-pressed:bg-ink aria-pressed:text-board"
+            className={choice}
             onClick={() => setPutRight(right)}
           >
             {right ? 'Put right by the cue' : 'Not put right'}
@@ -223,28 +225,10 @@ function Pain({ pattern, say }: { pattern: Pattern | null; say: (content: ClassL
   const [joint, setJoint] = useState<LoadedJoint | null>(null);
   const [side, setSide] = useState<Side | null>(null);
   const [sharp, setSharp] = useState(false);
-  const choice =
-    'min-h-14 cursor-pointer rounded-md border-2 border-ink px-4 text-lg aria-pressed:bg-ink aria-pressed:text-board';
   return (
     <>
       <div className="mt-3 flex flex-wrap gap-3" role="group" aria-label="Where">
-        {loadedJoints.map((j) => (
-          <button key={j} type="button" aria-pressed={joint === j} className={choice} onClick={() => setJoint(j)}>
-            {j}
-          </button>
-        ))}
-        {(['L', 'R'] as const).map((s) => (
-          <button
-            key={s}
-            type="button"
-            aria-pressed={side === s}
-            disabled={joint === 'back'}
-            className={`${choice} disabled:opacity-50`}
-            onClick={() => setSide(side === s ? null : s)}
-          >
-            {s === 'L' ? 'left' : 'right'}
-          </button>
-        ))}
+        <JointRow {...{ joint, side, setJoint, setSide }} />
         <button type="button" aria-pressed={sharp} className={choice} onClick={() => setSharp(!sharp)}>
           sharp, or rising
         </button>
@@ -265,6 +249,41 @@ function Pain({ pattern, say }: { pattern: Pattern | null; say: (content: ClassL
         ))}
       </div>
       {joint === null && <p className="mt-2 text-lg">First where, then how much.</p>}
+    </>
+  );
+}
+
+/** The joints, and which side of those that have one. */
+function JointRow({
+  joint,
+  side,
+  setJoint,
+  setSide,
+}: {
+  joint: LoadedJoint | null;
+  side: Side | null;
+  setJoint: (joint: LoadedJoint) => void;
+  setSide: (side: Side | null) => void;
+}) {
+  return (
+    <>
+      {loadedJoints.map((j) => (
+        <button key={j} type="button" aria-pressed={joint === j} className={choice} onClick={() => setJoint(j)}>
+          {j}
+        </button>
+      ))}
+      {(['L', 'R'] as const).map((s) => (
+        <button
+          key={s}
+          type="button"
+          aria-pressed={side === s}
+          disabled={joint === 'back'}
+          className={`${choice} disabled:opacity-50`}
+          onClick={() => setSide(side === s ? null : s)}
+        >
+          {s === 'L' ? 'left' : 'right'}
+        </button>
+      ))}
     </>
   );
 }
@@ -305,8 +324,6 @@ function Instead({
     if (grade === '5+') pain();
     else close();
   };
-  const choice =
-    'min-h-14 cursor-pointer rounded-md border-2 border-ink px-4 text-lg aria-pressed:bg-ink aria-pressed:text-board';
   const asked = joint !== null && grade !== null;
   const again =
     joint !== null && [...swapped, ...(typeof found === 'object' ? (found?.swappedToday ?? []) : [])].includes(joint);
@@ -315,23 +332,7 @@ function Instead({
   return (
     <>
       <div className="mt-3 flex flex-wrap gap-3" role="group" aria-label="Where it hurts">
-        {loadedJoints.map((j) => (
-          <button key={j} type="button" aria-pressed={joint === j} className={choice} onClick={() => setJoint(j)}>
-            {j}
-          </button>
-        ))}
-        {(['L', 'R'] as const).map((s) => (
-          <button
-            key={s}
-            type="button"
-            aria-pressed={side === s}
-            disabled={joint === 'back'}
-            className={`${choice} disabled:opacity-50`}
-            onClick={() => setSide(side === s ? null : s)}
-          >
-            {s === 'L' ? 'left' : 'right'}
-          </button>
-        ))}
+        <JointRow {...{ joint, side, setJoint, setSide }} />
       </div>
       <div className="mt-3 flex flex-wrap gap-3" role="group" aria-label="How much of 10">
         {grades.map((g) => (

@@ -1,19 +1,10 @@
 'use client';
 import { useRef, useState } from 'react';
-import type { BlockAsked, PlanAsked } from '../../core/shapes/classPlan';
+import type { PlanAsked, TemplateListed } from '../../core/shapes/classPlan';
 import { newClientKey } from '../test/bench/store';
 import { Button } from '../touch/button';
 import { TextBox } from '../touch/field';
 import { useOneAtATime } from '../touch/useOneAtATime';
-
-export interface TemplateListed {
-  readonly id: string;
-  readonly title: string;
-  readonly says: string;
-  readonly minutes: number;
-  readonly blocks: readonly BlockAsked[];
-  readonly own: boolean;
-}
 
 export type KeepOwn = (
   key: string,

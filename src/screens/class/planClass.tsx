@@ -22,7 +22,13 @@ import { useRouter } from 'next/navigation';
 import { useRef, useState, useTransition, type ReactNode } from 'react';
 import { amount } from '../../core/math/amount';
 import { shortLengthWords, unitsOf } from '../../core/math/units';
-import { turns, type BlockAsked, type PlanAsked, type TurnedBy } from '../../core/shapes/classPlan';
+import {
+  turns,
+  type BlockAsked,
+  type PlanAsked,
+  type TemplateListed,
+  type TurnedBy,
+} from '../../core/shapes/classPlan';
 import { handWords } from '../levels/levelWords';
 import type { UnitSystem } from '../../core/shapes/person';
 import type { PlanShown } from '../../core/train/plan';
@@ -31,7 +37,7 @@ import { newClientKey } from '../test/bench/store';
 import { Button } from '../touch/button';
 import { Choice, TextBox, TickBox } from '../touch/field';
 import { FootBar } from '../touch/footBar';
-import { OwnTemplates, type KeepOwn, type TemplateListed } from './ownTemplates';
+import { OwnTemplates, type KeepOwn } from './ownTemplates';
 
 interface Props {
   readonly asked: PlanAsked;

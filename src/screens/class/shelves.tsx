@@ -77,12 +77,14 @@ export function Shelves({
 
 function DoingWords({ doing }: { doing: Doing }) {
   if (!isVariant(doing)) return doing.why;
-  const { name, targetCm, support, spotter, why, folded } = doing;
+  const { name, targetCm, support, spotter, turn, why, folded } = doing;
   const how = [
     ...(targetCm === null ? [] : [`${targetCm} cm`]),
     // What is said beside the name says it already.
     ...(handsAreNamed(name) || folded === 'held' ? [] : [handWords[support]]),
-    ...(spotter === null ? [] : [`${spotter} beside`]),
+    ...(spotter === null
+      ? []
+      : [`${spotter} beside${turn === undefined ? '' : turn === 1 ? ', rounds 1, 3 …' : ', rounds 2, 4 …'}`]),
     ...(why === null ? [] : [why]),
   ];
   return `${name}${how.length > 0 ? `, ${how.join(', ')}` : ''}`;

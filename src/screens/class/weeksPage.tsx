@@ -1,18 +1,11 @@
 import Link from 'next/link';
-import type { TrainedWeek } from '../../core/train/weeks';
+import type { Weeks } from '../../core/train/weeks';
 import { BackLink } from '../touch/backLink';
 import { Heading } from '../touch/heading';
 import { dayWords } from '../words';
 import { WeeksChart } from './weeksChart';
 
-interface Props {
-  readonly whose: string;
-  readonly weeks: readonly TrainedWeek[];
-  readonly people: readonly {
-    readonly id: string;
-    readonly name: string;
-    readonly classes: readonly { readonly day: string; readonly came: boolean }[];
-  }[];
+interface Props extends Weeks {
   /** Of one person: their page; of a group: the classes. */
   readonly back: readonly [href: string, words: string];
   readonly ofGroup: boolean;
