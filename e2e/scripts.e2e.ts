@@ -59,7 +59,7 @@ test('a register from a newer version: one line, exit code 1, untouched', async 
   expect(readFileSync(file).equals(before)).toBe(true);
 });
 
-test('the demo: one line with the address, the hall of 24, a copy while it runs, an end on SIGTERM', async () => {
+test('the demo: one line with the address, the hall of 36, a copy while it runs, an end on SIGTERM', async () => {
   const port = String(await freePort());
   const file = join(folder.path, 'demo.sqlite');
   const child = spawn(process.execPath, ['scripts/demo.mjs'], {
@@ -75,7 +75,7 @@ test('the demo: one line with the address, the hall of 24, a copy while it runs,
   const copy = join(folder.path, 'copy.sqlite');
   expect(run('backup', { READY_STOOL_DB: file }, copy).status).toBe(0);
   const db = new SQLite(copy, { readonly: true });
-  expect(db.prepare('select count(*) as n from person').get()).toEqual({ n: 24 });
+  expect(db.prepare('select count(*) as n from person').get()).toEqual({ n: 36 });
   expect(db.pragma('integrity_check', { simple: true })).toBe('ok');
   db.close();
   expect(run('backup', { READY_STOOL_DB: file }, copy)).toMatchObject({ status: 1 });

@@ -52,6 +52,8 @@ const aside = new Set([
   'cupboard',
   'day-check',
   'card',
+  'movement',
+  'own-exercise',
   'coaching',
   'history',
   'hold',
@@ -80,6 +82,25 @@ await withDemo(async ({ browser, url, idOf }) => {
     for (let left = (await page.$$('[data-testid=pain]')).length; left > 0; left--) await page.keyboard.press('s');
     await page.keyboard.press('w');
   };
+  /** Pictures beside each other as one, each so many pixels wide. */
+  const beside = (pictures, widths) =>
+    page.evaluate(
+      (images, wide) => {
+        const row = document.createElement('div');
+        row.style.cssText =
+          'display:flex;gap:20px;align-items:flex-start;justify-content:center;padding:20px;background:var(--color-floor)';
+        for (const [i, src] of images.entries()) {
+          const image = new Image();
+          image.src = src;
+          image.style.cssText = `width:${wide[i]}px;background:white;padding:8px;border:2px solid var(--color-ink)`;
+          row.append(image);
+        }
+        document.body.replaceChildren(row);
+      },
+      pictures,
+      widths,
+    );
+  const seen = async () => `data:image/png;base64,${await page.screenshot({ encoding: 'base64' })}`;
   const shots = {
     today: () => visit('/'),
     people: () => visit('/people'),
@@ -152,19 +173,7 @@ await withDemo(async ({ browser, url, idOf }) => {
         papers.push(`data:image/png;base64,${await sheet.screenshot({ encoding: 'base64' })}`);
       }
       await page.emulateMediaType('screen');
-      await page.evaluate((images) => {
-        const widths = [290, 290, 620];
-        const beside = document.createElement('div');
-        beside.style.cssText =
-          'display:flex;gap:20px;align-items:flex-start;justify-content:center;padding:20px;background:var(--color-floor)';
-        for (const [i, src] of images.entries()) {
-          const image = new Image();
-          image.src = src;
-          image.style.cssText = `width:${widths[i]}px;background:white;padding:8px;border:2px solid var(--color-ink)`;
-          beside.append(image);
-        }
-        document.body.replaceChildren(beside);
-      }, papers);
+      await beside(papers, [290, 290, 620]);
     },
     movement: () => visit('/library/moves/S5'),
     swap: async () => {
@@ -184,6 +193,13 @@ await withDemo(async ({ browser, url, idOf }) => {
       for (const joint of ['knee', 'hip', 'back', 'ankle']) await page.select(`select[aria-label^="${joint}"]`, 'none');
       await page.waitForSelector('[data-testid=open-for]');
       await settle();
+    },
+    // A movement, and one of the hall's own.
+    exercises: async () => {
+      await shots.movement();
+      const movement = await seen();
+      await shots['own-exercise']();
+      await beside([movement, await seen()], [610, 610]);
     },
     // A group with eight weeks of classes behind it, on the day of its next one.
     'class-plan': async () => {
@@ -227,6 +243,18 @@ await withDemo(async ({ browser, url, idOf }) => {
         if (await page.$('svg.recharts-surface')) break;
       }
       await settle();
+    },
+    // One tap on a name, and the screen for the hall.
+    'class-log': async () => {
+      await shots['class-run']();
+      const key = page.url().split('/').pop();
+      await clickWords('Boris T.');
+      await page.waitForSelector('[role=dialog]');
+      await settle();
+      const tapped = await seen();
+      await visit(`/face/${key}`);
+      await settle();
+      await beside([tapped, await seen()], [610, 610]);
     },
     'class-face': async () => {
       await shots['class-run']();
