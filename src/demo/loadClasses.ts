@@ -1,10 +1,8 @@
-import { classTemplates } from '../catalogue/classes';
 import type { ClassLogContent } from '../core/shapes/classLog';
 import type { Pattern } from '../core/shapes/facts';
-import { askedOf } from '../core/train/lay';
-import { variantsIn } from '../core/train/plan';
 import { readClass, saveClass } from '../use-cases/classes';
 import { confirmProposals, readProposals, saveClassLog } from '../use-cases/classLog';
+import { readTemplates } from '../use-cases/classTemplates';
 import { deskOf } from '../use-cases/desk';
 import { withPeople } from '../use-cases/groups';
 import type { Register } from '../use-cases/openRegister';
@@ -42,16 +40,17 @@ interface Held {
 
 async function holdClass(db: Register, { group, groupId, ids, day, week, key }: Held): Promise<void> {
   const desk = deskOf(db, day, new Date(`${day}T${group.time}:00Z`));
-  const template = classTemplates.find((t) => t.id === group.templates[week]);
+  const template = (await readTemplates(desk)).find((t) => t.id === group.templates[week]);
   if (!template) throw new Error(`no class is called ${group.templates[week] ?? week}`);
   const asked = {
     ...{ day, groupId, template: template.id, minutes: Math.ceil(template.minutes / 5) * 5, leader: group.leader },
-    ...{ helpers: [], people: [...ids.values()], blocks: askedOf(template) },
+    ...{ helpers: [], people: [...ids.values()], blocks: template.blocks },
   };
   must(await saveClass(desk, key, asked), `the class of ${day}`);
   const plan = (await readClass(desk, key))?.plan;
   if (!plan) throw new Error(`the class of ${day} has no plan`);
-  const done = new Set(variantsIn(plan.doing).map((v) => `${v.personId} ${v.pattern}`));
+  const all = plan.doing.flatMap((b) => b.parts.flat());
+  const done = new Set(all.flatMap((one) => ('pattern' in one ? [`${one.personId} ${one.pattern}`] : [])));
   const lines: (readonly [string | null, ClassLogContent])[] = [
     [null, { kind: 'start' }],
     ...(week > 0 ? [[null, { kind: 'asked', what: 'next-day' }] as const] : []),
