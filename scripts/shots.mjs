@@ -60,6 +60,7 @@ const aside = new Set([
   'hall',
   'day-plan',
   'class-face',
+  'class-log',
   'class-weeks',
 ]);
 mkdirSync(target, { recursive: true });
