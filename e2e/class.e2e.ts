@@ -154,11 +154,16 @@ test('it runs: a jump to the squat, four to look at, six exceptions, the server 
   await page.keyboard.press('Space');
   await says(page, '[data-testid=now-block]', 'Room check');
   await looksRight(page);
+  // The day after is asked with its joint.
+  await page.click('section[aria-label="The day after"] ul button');
+  await push(page, 'knee');
+  await says(page, '[data-testid=last-line]', 'Ada C.: worse the day after');
+  await press(page, 'Take back');
   await page.keyboard.press('ArrowRight');
   await says(page, '[data-testid=now-block]', 'Warm-up');
   await page.keyboard.press('ArrowRight');
   await says(page, '[data-testid=now-block]', 'Squat');
-  expect(await page.$$eval('[data-testid=eyes] button', (all) => all.length)).toBe(4);
+  await until(async () => (await page.$$('[data-testid=eyes] button')).length === 4);
   await page.click('[data-testid=eyes] button');
   await says(page, '[data-testid=last-line]', 'Ada C.: seen clean');
   await different(page, 'Ben C.', 'Fewer, half or more');
@@ -179,7 +184,7 @@ test('it runs: a jump to the squat, four to look at, six exceptions, the server 
   const { body } = await send(hall, 'GET', `/api/v1/classes/${key}`);
   const lines = (body as { lines: { content: { kind: string } }[] }).lines.map((l) => l.content.kind);
   expect(lines.filter((k) => !['start', 'jump'].includes(k)).sort()).toEqual([
-    ...['absent', 'fewer', 'form', 'not-done', 'pain', 'seen', 'strike', 'support'],
+    ...['absent', 'fewer', 'form', 'next-day', 'not-done', 'pain', 'seen', 'strike', 'strike', 'support'],
   ]);
   expect(faults.filter((f) => !/ERR_CONNECTION_REFUSED|Failed to load resource/.test(f))).toEqual([]);
 });

@@ -1,4 +1,5 @@
 import { classTemplates } from '../catalogue/classes';
+import { accessories, ladders as shippedLadders } from '../catalogue/ladders';
 import { moveOf } from '../catalogue/ladders/moves';
 import { posesOf } from '../catalogue/ladders/poses';
 import { measuredFacts } from '../catalogue/rules/margins';
@@ -19,7 +20,14 @@ import { eyeOn, type Eye } from '../core/train/eyes';
 import { askedOf, layBlocks } from '../core/train/lay';
 import { presentIn } from '../core/train/log';
 import { orderTold } from '../core/train/order';
-import { pastSessions, trainedIn, type HeldClass, type PastSession, type TrainedPattern } from '../core/train/past';
+import {
+  pastSessions,
+  trainedIn,
+  type HeldClass,
+  type LoadOf,
+  type PastSession,
+  type TrainedPattern,
+} from '../core/train/past';
 import {
   doings,
   seatsOf,
@@ -164,8 +172,16 @@ export const classesBefore = (
     facts.sessionsLogged - classes.filter((c) => presentIn(c.people, c.lines).includes(view.person.id)).length,
   );
 
+const everyRung = [...shippedLadders, ...accessories];
+
+/** How much a rung asks of a joint, as the ladders say. */
+const loadOf: LoadOf = ({ pattern, rung }, joint) => {
+  const found = everyRung.find((l) => l.pattern === pattern)?.rungs.find((r) => r.rung === rung)?.loads[joint];
+  return found === 'much' ? 2 : found === 'some' ? 1 : 0;
+};
+
 export const pastOf = (one: InClass, classes: readonly HeldClass[], pattern: Pattern): PastSession[] =>
-  pastSessions(classes, one.view.person.id, pattern, classesBefore(one, classes));
+  pastSessions(classes, one.view.person.id, pattern, classesBefore(one, classes), loadOf);
 
 /** What everybody does in what was asked for: the whole plan, as it can be run. */
 export async function makePlan(desk: Desk, asked: PlanAsked): Promise<PlanShown> {
@@ -390,5 +406,5 @@ export async function readTraining(desk: Desk, id: PersonId): Promise<TrainedPat
   const classes = await heldClasses(desk, [id], addDays(desk.today(), -readBackDays));
   if (classes.length === 0) return [];
   const [one] = (await peopleInClass(desk, [id])).people;
-  return one ? trainedIn(classes, id, patterns, classesBefore(one, classes)) : [];
+  return one ? trainedIn(classes, id, patterns, classesBefore(one, classes), loadOf) : [];
 }

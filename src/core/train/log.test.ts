@@ -120,6 +120,24 @@ describe('sessions of one person and pattern', () => {
     const told = lines(['p', { kind: 'next-day', worse: true, joint: 'knee', side: 'L' }]);
     expect(pastSessions([held(2, []), held(9, told)], 'p', 'S', 10).map((s) => s.grade)).toEqual(['U', 'D']);
   });
+  test('a worse knee belongs to what loaded the knee most that day; where nobody said which joint, to all that was done', () => {
+    const hinge: Variant = { ...variant(), pattern: 'H' };
+    const both = (n: number, log: readonly WrittenLine[]): HeldClass => ({
+      ...held(n, log),
+      doing: [{ block: 's', parts: [[variant()], [hinge]] }],
+    });
+    const loads = (v: Variant, joint: string) => (v.pattern === 'S' ? (joint === 'knee' ? 2 : 0) : 1);
+    const grades = (joint: 'knee' | 'back' | null) => {
+      const told = lines(['p', { kind: 'next-day', worse: true, joint, side: null }]);
+      const past = (pattern: 'S' | 'H') => pastSessions([both(2, []), both(9, told)], 'p', pattern, 10, loads);
+      return [past('S')[1]?.grade, past('H')[1]?.grade];
+    };
+    expect([grades('knee'), grades('back'), grades(null)]).toEqual([
+      ['D', 'U'],
+      ['U', 'D'],
+      ['D', 'D'],
+    ]);
+  });
 });
 
 describe('whom to look at', () => {

@@ -1,6 +1,7 @@
 import type { WrittenLine } from '../shapes/classLog';
 import type { Dose } from '../shapes/dose';
 import type { IsoDate, Pattern } from '../shapes/facts';
+import type { LoadedJoint } from '../shapes/ladder';
 import type { Grade } from '../shapes/progress';
 import type { PersonId } from '../shapes/person';
 import { gradeOf } from './grade';
@@ -43,19 +44,27 @@ export function variantOf({ doing }: Pick<HeldClass, 'doing'>, personId: PersonI
  * the day after stands in the class that followed.
  * @param classes oldest first
  * @param classesBefore how many they were in before the first of these
+ * @param loadOf how much a movement asks of a joint; without it a worse day after counts for every pattern
  */
 export function pastSessions(
   classes: readonly HeldClass[],
   personId: PersonId,
   pattern: Pattern,
   classesBefore: number,
+  loadOf: LoadOf = () => 0,
 ): PastSession[] {
   const theirs = classes.filter((c) => presentIn(c.people, c.lines).includes(personId));
   const past: PastSession[] = [];
   for (const [i, one] of theirs.entries()) {
     const variant = variantOf(one, personId, pattern);
     if (!variant) continue;
-    const session = sessionOf(one.lines, personId, pattern, classesBefore + i, theirs[i + 1]?.lines ?? []);
+    const session = sessionOf(
+      one.lines,
+      personId,
+      pattern,
+      classesBefore + i,
+      worseOf(one, variant, theirs[i + 1]?.lines ?? [], loadOf),
+    );
     const before = past.filter((s) => s.grade !== null && s.rung === variant.rung).slice(0, 2);
     const heavyBefore = before.length === 2 && before.every((s) => s.grade === 'H');
     // Done otherwise twice running because it hurt is a down-sign; once it says nothing of the own level.
@@ -68,6 +77,28 @@ export function pastSessions(
     });
   }
   return past;
+}
+
+/** How much a movement asks of a joint: nothing, some, much. */
+export type LoadOf = (variant: Variant, joint: LoadedJoint) => 0 | 1 | 2;
+
+/**
+ * What was told of the day after that belongs to a movement: a worse joint goes to what loaded it most that day, of equals to
+ * each; where nobody said which joint, to all.
+ */
+function worseOf(
+  { doing }: HeldClass,
+  variant: Variant,
+  told: readonly WrittenLine[],
+  loadOf: LoadOf,
+): readonly WrittenLine[] {
+  const all = doing.flatMap((b) => b.parts.flatMap((part) => part.filter(isVariant)));
+  const theirs = all.filter((v) => v.personId === variant.personId);
+  return told.filter(({ content }) => {
+    if (content.kind !== 'next-day' || content.joint === null) return true;
+    const { joint } = content;
+    return loadOf(variant, joint) >= Math.max(...theirs.map((v) => loadOf(v, joint)));
+  });
 }
 
 const isSwappedForPain = (session: Session): boolean =>
@@ -87,9 +118,10 @@ export function trainedIn(
   personId: PersonId,
   order: readonly Pattern[],
   before: number,
+  loadOf: LoadOf = () => 0,
 ): TrainedPattern[] {
   return order.flatMap((pattern) => {
-    const sessions = pastSessions(classes, personId, pattern, before).reverse();
+    const sessions = pastSessions(classes, personId, pattern, before, loadOf).reverse();
     return sessions.length > 0
       ? [{ pattern, sessions: sessions.map(({ key, day, rung, code, grade }) => ({ key, day, rung, code, grade })) }]
       : [];

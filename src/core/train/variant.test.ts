@@ -88,7 +88,11 @@ describe('who does what of a part', () => {
         if (isVariant(more) && more.folded === 'harder') {
           const at = levelAt(rules, facts, more.pattern, more.rung, null);
           expect(isOpen(at) && supports.indexOf(more.support) <= supports.indexOf(at.support)).toBe(true);
-        } else expect(more).toEqual(doingOf(part, who, null));
+        } else if (isVariant(more) && more.folded !== 'seated') {
+          const asItIs = doingOf(part, who, null);
+          expect(more.why).toContain('nothing harder is open');
+          expect({ ...more, why: null }).toEqual({ ...asItIs, why: null });
+        }
       }),
       { numRuns: 300 },
     );

@@ -111,6 +111,8 @@ export function doingOf(part: Part, who: Trainee, spotter: string | null, way: T
   const found = turned(part, who, way) ?? fitted(part, who);
   if (!found) return seatedInstead(part, who);
   const { level, shelf, folded } = found;
+  /** A tap that changes nothing says so. */
+  const noStep = way !== null && folded !== way ? `nothing ${way} is open` : null;
   const cap = part.freest ?? '0';
   const clamped = lessFree(level.support, cap);
   const needs = who.isSpotted({ ...level, support: clamped });
@@ -123,7 +125,11 @@ export function doingOf(part: Part, who: Trainee, spotter: string | null, way: T
     ...{ personId: who.id, pattern: level.pattern, rung: level.rung, name: level.name, support, folded: how },
     shelf: needs && spotter === null ? 'A' : shelf,
     ...{ targetCm: level.targetCm, loadKg: held ? null : level.loadKg, dose: lowerDose(doseOf(part), level.dose) },
-    ...{ code: level.code, why: how && whyOf[how], spotter: needs ? spotter : null },
+    ...{
+      code: level.code,
+      why: [how && whyOf[how], noStep].filter((words) => words !== null).join('; ') || null,
+      spotter: needs ? spotter : null,
+    },
   };
 }
 

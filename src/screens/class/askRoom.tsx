@@ -1,3 +1,6 @@
+'use client';
+import { useState } from 'react';
+import { loadedJoints } from '../../core/shapes/ladder';
 import type { ClassPlan } from '../../core/train/plan';
 import type { ClassLogContent, WrittenLine } from '../../core/shapes/classLog';
 import { standing } from '../../core/train/log';
@@ -15,6 +18,7 @@ export function NextDay({
   log: readonly WrittenLine[];
   note: (content: ClassLogContent, personId?: string | null) => void;
 }) {
+  const [who, setWho] = useState<string | null>(null);
   const lines = standing(log);
   const worse = new Set(
     lines.flatMap((l) => (l.content.kind === 'next-day' && l.content.worse && l.personId ? [l.personId] : [])),
@@ -32,15 +36,31 @@ export function NextDay({
                 type="button"
                 aria-pressed={worse.has(w.id)}
                 className="min-h-12 cursor-pointer rounded-md border-2 border-ink px-3 font-semibold aria-pressed:bg-ink aria-pressed:text-board"
-                onClick={() =>
-                  !worse.has(w.id) && note({ kind: 'next-day', worse: true, joint: null, side: null }, w.id)
-                }
+                aria-expanded={who === w.id}
+                onClick={() => setWho(worse.has(w.id) || who === w.id ? null : w.id)}
               >
                 {w.short}
               </button>
             </li>
           ))}
       </ul>
+      {who !== null && (
+        <div className="mt-2 flex flex-wrap items-center gap-2" role="group" aria-label="In which joint">
+          <b>{plan.who.find((w) => w.id === who)?.short}, where?</b>
+          {[...loadedJoints, null].map((joint) => (
+            <Button
+              key={joint ?? 'elsewhere'}
+              look="line"
+              onClick={() => {
+                note({ kind: 'next-day', worse: true, joint, side: null }, who);
+                setWho(null);
+              }}
+            >
+              {joint ?? 'elsewhere'}
+            </Button>
+          ))}
+        </div>
+      )}
       <p className="mt-2">
         {asked ? (
           <b>Asked.</b>

@@ -524,8 +524,11 @@ function BlockRow({
                         <Button
                           key={way}
                           look="line"
-                          className={small}
+                          className={`${small} aria-pressed:bg-ink! aria-pressed:text-board!`}
                           aria-label={`${short} ${way}`}
+                          aria-pressed={plan.turned?.some(
+                            (t) => t.personId === d.personId && t.pattern === pattern && t.way === way,
+                          )}
                           onClick={() => onTurn({ personId: d.personId, pattern, way })}
                         >
                           {way}

@@ -44,7 +44,8 @@ const nowAt = (timeline: Timeline, events: readonly ClockEvent[], wallMs: number
 export function useMoment(timeline: Timeline, events: readonly ClockEvent[]): Now {
   const [nowMs, setNowMs] = useState(() => events.at(-1)?.wallMs ?? 0);
   useTicks(useCallback(() => setNowMs(Date.now()), []));
-  return nowAt(timeline, events, nowMs);
+  // What moved the clock since the last tick is never in the future.
+  return nowAt(timeline, events, Math.max(nowMs, events.at(-1)?.wallMs ?? 0));
 }
 
 const whereAt = (timeline: Timeline, events: readonly ClockEvent[], wallMs: number): Where => {
