@@ -1,6 +1,6 @@
 import SQLite from 'better-sqlite3';
 import type { Page } from 'puppeteer-core';
-import { beforeAll, expect, test } from 'vitest';
+import { afterEach, beforeAll, expect, test } from 'vitest';
 import {
   hallFor,
   laneAt,
@@ -20,6 +20,11 @@ const hall = hallFor(today);
 let personIds: string[];
 beforeAll(() => {
   personIds = ['sleep', 'kill', 'swift'].map((name) => addPerson(name));
+});
+
+// A page that a failed test left open would take up what the next one leaves alone on purpose.
+afterEach(async () => {
+  for (const page of (await hall.browser.pages()).slice(1)) await page.close();
 });
 
 /** Straight into the file, as another program would: the server must see it at the next page. */

@@ -104,42 +104,33 @@ export type Input = At &
     | { readonly kind: 'claim'; readonly lane: string; readonly mine: boolean }
   );
 
-/** All of an attempt that is over, as the page knows it. */
-export interface Whole {
-  readonly goWallMs: number | null;
-  readonly beatWallMs: number;
-  readonly events: readonly AttemptEvent[];
-}
-
-export type Effect = { readonly lane: string } &
-  /** `whole`: what was sent may have been forgotten here; with its next event all of it is there again, in one breath. */
-  (
-    | { readonly kind: 'keep'; readonly event: Unplaced; readonly safely: boolean; readonly whole: Whole | null }
-    /** What is kept beside the events. */
-    | {
-        readonly kind: 'head';
-        readonly goWallMs: number | null;
-        readonly beatWallMs: number;
-        readonly stopAskedWallMs: number | null;
-        readonly closed: boolean;
-      }
-    | { readonly kind: 'beat'; readonly wallMs: number; readonly safely: boolean }
-    /** `events`: those the page holds itself; `null` where the browser has them. */
-    | {
-        readonly kind: 'send';
-        readonly closed: boolean;
-        readonly leaving: boolean;
-        readonly events: readonly AttemptEvent[] | null;
-      }
-    /** Tones: to go, at the end, and on the way. Moments but the first in ms after it. */
-    | {
-        readonly kind: 'plan';
-        readonly goMs: number;
-        readonly lastMs: number | null;
-        readonly onTheWayMs: readonly number[];
-      }
-    | { readonly kind: 'silence' }
-  );
+export type Effect = { readonly lane: string } & (
+  | { readonly kind: 'keep'; readonly event: Unplaced; readonly safely: boolean }
+  /** What is kept beside the events. */
+  | {
+      readonly kind: 'head';
+      readonly goWallMs: number | null;
+      readonly beatWallMs: number;
+      readonly stopAskedWallMs: number | null;
+      readonly closed: boolean;
+    }
+  | { readonly kind: 'beat'; readonly wallMs: number; readonly safely: boolean }
+  /** `events`: those the page holds itself; `null` where the browser has them. */
+  | {
+      readonly kind: 'send';
+      readonly closed: boolean;
+      readonly leaving: boolean;
+      readonly events: readonly AttemptEvent[] | null;
+    }
+  /** Tones: to go, at the end, and on the way. Moments but the first in ms after it. */
+  | {
+      readonly kind: 'plan';
+      readonly goMs: number;
+      readonly lastMs: number | null;
+      readonly onTheWayMs: readonly number[];
+    }
+  | { readonly kind: 'silence' }
+);
 
 export interface Stepped {
   readonly bench: Bench;

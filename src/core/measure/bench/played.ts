@@ -1,5 +1,6 @@
 import type { AttemptEvent, EventBy } from '../../shapes/attempt';
 import type { Protocol } from '../../shapes/protocol';
+import { isOver } from '../phase';
 import { countedIn } from '../trial';
 import { emptyBench, laneOf, type Act, type Bench, type Effect, type Input, type Lane, type Unplaced } from './bench';
 import { step } from './step';
@@ -59,9 +60,10 @@ export class Played {
   private run(effect: Effect): void {
     const { lane } = effect;
     if (effect.kind === 'keep') {
-      if (effect.whole) {
-        this.heads.set(lane, { ...effect.whole, closed: false });
-        this.store.set(lane, [...effect.whole.events]);
+      const { trial, goWallMs, beatWallMs, events } = this.lane(lane);
+      if (isOver(trial.state)) {
+        this.heads.set(lane, { goWallMs, beatWallMs, closed: false });
+        this.store.set(lane, [...events]);
       }
       this.waiting.push({ lane, event: effect.event });
       if (!this.slow) this.comeBack();

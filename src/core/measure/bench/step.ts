@@ -14,7 +14,6 @@ import {
   type Lane,
   type Stepped,
   type Unplaced,
-  type Whole,
 } from './bench';
 
 /** From the first tone to go. */
@@ -262,14 +261,11 @@ function mark(lane: Lane, fresh: Fresh, by: EventBy, { tMs, wallMs }: Moment): D
   if (lane.keeping !== 'kept') return then({ lane: now, effects: before }, (l) => take(l, placed(l, event)));
   return {
     lane: { ...now, pending: [...now.pending, event] },
-    effects: [...before, { lane: lane.key, kind: 'keep', event, safely: weighty(fresh.kind), whole: wholeOf(now) }],
+    effects: [...before, { lane: lane.key, kind: 'keep', event, safely: weighty(fresh.kind) }],
   };
 }
 
 const isMeasured = (kind: EventKind): boolean => kind === 'start' || (isTapped(kind) && kind !== 'caught');
-
-const wholeOf = ({ trial, goWallMs, beatWallMs, events }: Lane): Whole | null =>
-  isOver(trial.state) ? { goWallMs, beatWallMs, events } : null;
 
 const tenth = (ms: number): number => Math.round(ms * 10) / 10;
 

@@ -1,7 +1,7 @@
 import { thisPage } from './pages';
 import { Runner, type World } from './runner';
-import { beat, changeKept, keepAttempt, keepEvent } from './store';
-import { sendAttempt } from './sending';
+import { beat, changeKept, keepBehind, keepMine } from './store';
+import { isDone, sendAttempt } from './sending';
 import { Tones } from './tones';
 
 /** One sound card for a page, woken by the first touch; each lane has its own tones on it. */
@@ -10,8 +10,8 @@ const sounding = new Map<string, Tones>();
 const world: World = {
   nowMs: () => performance.now(),
   wallMs: () => Date.now(),
-  keep: keepEvent,
-  keepHead: keepAttempt,
+  keep: (kept, known, event, safely) => keepBehind({ kept, events: known }, isDone(kept, known), event, safely),
+  keepHead: keepMine,
   close: (key) => changeKept(key, { closed: true }),
   beat: (key, wallMs, safely) => beat(key, thisPage, wallMs, safely),
   send: (kept, { leaving, events }) => sendAttempt(kept, { leaving, ...(events ? { events } : {}) }),

@@ -33,9 +33,11 @@ function browser() {
   const world: World = {
     nowMs: () => performance.now(),
     wallMs: () => Date.now(),
-    keep: async (_key, event) => {
+    keep: async (_kept, known, event) => {
       if (is.keepMs > 0) await new Promise((kept) => setTimeout(kept, is.keepMs));
       if (is.full) throw new DOMException('full', 'QuotaExceededError');
+      if (!is.mine) return null;
+      expect(known).toEqual(events);
       const placed = { ...event, seq: events.length } as AttemptEvent;
       events.push(placed);
       return placed;
@@ -43,7 +45,7 @@ function browser() {
     keepHead: (head) => {
       heads.push(head);
       log.push(head.goWallMs === null ? 'head' : 'head with go');
-      return Promise.resolve();
+      return Promise.resolve(is.mine);
     },
     close: () => {
       log.push('closed');
@@ -160,6 +162,18 @@ test('another page took it over: the next beat says so and nothing is marked her
   const before = events.length;
   runner.press('one', { do: 'tap' }, 'key');
   await pass(10);
+  expect([runner.lane('one')?.lost, events.length]).toEqual([true, before]);
+});
+
+test('a page that slept while another took it over adds nothing when it wakes, not even that it was away', async () => {
+  const { runner, is, events } = browser();
+  runner.add(kept(), chairStand30s, []);
+  runner.press('one', { do: 'begin' }, 'key');
+  await pass(3500);
+  is.mine = false;
+  const before = events.length;
+  runner.press('one', { do: 'tap' }, 'key');
+  await pass(0);
   expect([runner.lane('one')?.lost, events.length]).toEqual([true, before]);
 });
 

@@ -7,12 +7,11 @@ import {
   type Input,
   type Lane,
   type Unplaced,
-  type Whole,
 } from '../../../core/measure/bench/bench';
 import { step } from '../../../core/measure/bench/step';
 import type { AttemptEvent, EventBy } from '../../../core/shapes/attempt';
 import type { Protocol } from '../../../core/shapes/protocol';
-import type { KeptAttempt, KeptWhole } from './store';
+import type { KeptAttempt } from './store';
 import type { Sent } from './sending';
 
 /** What the effects of the bench need of a browser; a test plays one. */
@@ -20,8 +19,15 @@ export interface World {
   /** On the axis of the page, and on the wall, which runs on while a tablet sleeps. */
   readonly nowMs: () => number;
   readonly wallMs: () => number;
-  readonly keep: (key: string, event: Unplaced, safely: boolean, whole: KeptWhole | null) => Promise<AttemptEvent>;
-  readonly keepHead: (kept: KeptAttempt) => Promise<void>;
+  /** Keeps an event behind those this page knows of; `null` where another page has taken the attempt over. */
+  readonly keep: (
+    kept: KeptAttempt,
+    known: readonly AttemptEvent[],
+    event: Unplaced,
+    safely: boolean,
+  ) => Promise<AttemptEvent | null>;
+  /** False where another page has taken it over. */
+  readonly keepHead: (kept: KeptAttempt) => Promise<boolean>;
   readonly close: (key: string) => Promise<void>;
   /** False where another page has taken it over. */
   readonly beat: (key: string, wallMs: number, safely: boolean) => Promise<boolean>;
@@ -43,15 +49,6 @@ export type Planned = Pick<Extract<Effect, { readonly kind: 'plan' }>, 'goMs' | 
 /** What a screen draws of a lane. */
 export type LaneShown = Pick<Lane, 'events' | 'trial' | 'now' | 'keeping' | 'lost' | 'goMs' | 'stopAsked'>;
 
-const asRun = (
-  kept: KeptAttempt,
-  {
-    goWallMs,
-    beatWallMs,
-    stopAskedWallMs = null,
-  }: Pick<Whole, 'goWallMs' | 'beatWallMs'> & Partial<Pick<KeptAttempt, 'stopAskedWallMs'>>,
-): KeptAttempt => ({ ...kept, goWallMs, beatWallMs, stopAskedWallMs, closed: false });
-
 /** So often the page says that it is there. */
 const beatEveryMs = 250;
 
@@ -61,7 +58,8 @@ const beatEveryMs = 250;
  */
 export class Runner {
   private bench: Bench = emptyBench;
-  private readonly kept = new Map<string, KeptAttempt>();
+  /** Each as its head stands now, with the events this page knows the browser has. */
+  private readonly kept = new Map<string, { readonly head: KeptAttempt; readonly events: AttemptEvent[] }>();
   private readonly queues = new Map<string, Promise<void>>();
   private readonly listeners = new Set<() => void>();
   private readonly shownLanes = new Map<string, LaneShown>();
@@ -81,7 +79,7 @@ export class Runner {
     const onPage = (thenWallMs: number) => nowMs() + thenWallMs - wallMs();
     const goMs = goWallMs === null ? null : onPage(goWallMs);
     const stopAsked = stopAskedWallMs === null ? null : { atMs: onPage(stopAskedWallMs), wallMs: stopAskedWallMs };
-    this.kept.set(clientKey, kept);
+    this.kept.set(clientKey, { head: kept, events: [...events] });
     const lane = laneOf(clientKey, protocol, events, { goMs, goWallMs, beatWallMs, stopAsked }, nowMs());
     this.bench = { ...this.bench, lanes: [...this.bench.lanes, lane] };
     if (this.bench.lanes.length === 1) this.beatOn();
@@ -183,6 +181,7 @@ export class Runner {
   private async keep(effect: Exclude<Effect, { readonly kind: 'plan' | 'silence' | 'send' }>): Promise<void> {
     const { lane: key } = effect;
     const kept = this.kept.get(key);
+    if (!kept) return;
     const event = effect.kind === 'keep' ? effect.event : null;
     // Once the browser could not keep one, the page holds all that follow, so that no two take the same place.
     if (this.lane(key)?.keeping !== undefined && this.lane(key)?.keeping !== 'kept') {
@@ -192,25 +191,32 @@ export class Runner {
     try {
       switch (effect.kind) {
         case 'keep': {
-          const { whole } = effect;
-          const again = whole && kept && { kept: asRun(kept, whole), events: whole.events };
-          const placed = await this.world.keep(key, effect.event, effect.safely, again ?? null);
+          const placed = await this.world.keep(kept.head, kept.events, effect.event, effect.safely);
+          if (placed === null) { this.lose(key); return; }
+          kept.events.push(placed);
           this.input({ kind: 'kept', lane: key, event: placed, ...this.moment() });
           return;
         }
-        case 'head':
-          if (effect.closed) await this.world.close(key);
-          else if (kept) await this.world.keepHead(asRun(kept, effect));
+        case 'head': {
+          if (effect.closed) { await this.world.close(key); return; }
+          const { goWallMs, beatWallMs, stopAskedWallMs } = effect;
+          const head = { ...kept.head, goWallMs, beatWallMs, stopAskedWallMs };
+          this.kept.set(key, { ...kept, head });
+          if (!(await this.world.keepHead(head))) this.lose(key);
           return;
-        case 'beat': {
-          const mine = await this.world.beat(key, effect.wallMs, effect.safely);
-          if (!mine) this.input({ kind: 'claim', lane: key, mine, ...this.moment() });
         }
+        case 'beat':
+          if (!(await this.world.beat(key, effect.wallMs, effect.safely))) this.lose(key);
       }
     } catch (error) {
       console.error('This browser can keep nothing more; the page holds the events itself:', error);
       this.input({ kind: 'failed', lane: key, event, ...this.moment() });
     }
+  }
+
+  /** Another page took it over. */
+  private lose(key: string): void {
+    this.input({ kind: 'claim', lane: key, mine: false, ...this.moment() });
   }
 
   private async send({
@@ -222,7 +228,7 @@ export class Runner {
     const kept = this.kept.get(key);
     if (!kept) return;
     try {
-      const sent = await this.world.send({ ...kept, closed }, { leaving, events });
+      const sent = await this.world.send({ ...kept.head, closed }, { leaving, events });
       const answer = { taken: sent === 'sent', events: events?.length ?? 0 };
       this.input({ kind: 'answer', lane: key, ...answer, ...this.moment() });
     } catch (error) {

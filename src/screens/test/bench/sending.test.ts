@@ -10,7 +10,9 @@ import {
   forgetEntry,
   keepAttempt,
   keepEntry,
+  keepBehind,
   keepEvent,
+  keepMine,
   keptAttempts,
   keptEntries,
   keptEvents,
@@ -161,10 +163,26 @@ describe('an attempt on its way to the server', () => {
     await sendAttempt(attempt());
     expect(await keptEvents('attempt-1')).toEqual([]);
     const strike = { ...rep(9), kind: 'strike', ofSeq: 2, reason: 'was none' } as const;
-    const placed = await keepEvent('attempt-1', strike, true, { kept: attempt({ closed: false }), events });
-    expect(placed.seq).toBe(3);
+    const placed = await keepBehind({ kept: attempt({ closed: false }), events }, true, strike, true);
+    expect(placed?.seq).toBe(3);
     expect((await keptEvents('attempt-1')).map((e) => e.kind)).toEqual(['rep', 'rep', 'rep', 'strike']);
     expect(await keptAttempts()).toMatchObject([{ clientKey: 'attempt-1', closed: false }]);
+  });
+  test('taken over by another page, or finished and sent there, nothing is added to it here', async () => {
+    const events = await keptEvents('attempt-1');
+    const gap = { ...rep(9), kind: 'gap', lengthMs: 5000 } as const;
+    await claim(attempt(), 'page-2');
+    expect(await keepBehind({ kept: attempt(), events }, false, gap, true)).toBeNull();
+    expect(await keepMine(attempt({ stopAskedWallMs: 5 }))).toBe(false);
+    expect((await keptAttempts())[0]).toMatchObject({ page: 'page-2', stopAskedWallMs: null });
+    await forgetAttempt('attempt-1');
+    expect(await keepBehind({ kept: attempt(), events }, false, gap, true)).toBeNull();
+    expect([await keptAttempts(), await keptEvents('attempt-1')]).toEqual([[], []]);
+  });
+  test('forgotten before anything was measured, it is there again with its first event', async () => {
+    await forgetAttempt('attempt-1');
+    const placed = await keepBehind({ kept: attempt({ closed: false }), events: [] }, false, rep(0), true);
+    expect([placed?.seq, (await keptAttempts())[0]?.clientKey]).toEqual([0, 'attempt-1']);
   });
   test('one that still runs is sent and kept', async () => {
     await changeKept('attempt-1', { closed: false });

@@ -160,6 +160,24 @@ export async function keepAttempt(attempt: KeptAttempt): Promise<void> {
   await withStore((db) => db.put('attempts', attempt));
 }
 
+/**
+ * Keeps the head of an attempt that this page runs.
+ * @returns false where another page has taken it over: nothing is changed
+ */
+export async function keepMine(attempt: KeptAttempt): Promise<boolean> {
+  return withStore(async (db) => {
+    const tx = db.transaction('attempts', 'readwrite');
+    const mine = isOf(await tx.store.get(attempt.clientKey), attempt.page);
+    if (mine) await tx.store.put(attempt);
+    await tx.done;
+    return mine;
+  });
+}
+
+/** Nobody else's: of this page, or forgotten here. */
+const isOf = (head: Stored<KeptAttempt> | undefined, page: string): boolean =>
+  head === undefined || asKept(head).page === page;
+
 export async function keptAttempts(): Promise<KeptAttempt[]> {
   return (await withStore((db) => db.getAll('attempts'))).map(asKept);
 }
@@ -209,27 +227,53 @@ export async function claim(seen: KeptAttempt, page: string): Promise<boolean> {
  * Keeps an event at the end of its list; resolves when the browser says it has it, and only then may the screen show it
  * as counted. Its place is given here, in the transaction that adds it, so that no two ever take the same.
  * @param safely waits for the disk too: for start, stop and answers, of which there are few
- * @param whole of an attempt that was over, which the answer to what was sent may forget at any moment: all of it is
- *   there again in the same transaction, so that the event never stands alone
  */
-export async function keepEvent(
-  clientKey: string,
+export async function keepEvent(clientKey: string, event: Unplaced, safely: boolean): Promise<AttemptEvent> {
+  return withStore(async (db) => {
+    const tx = db.transaction(['events'], 'readwrite', { durability: safely ? 'strict' : 'relaxed' });
+    const placed = await addLast(tx.objectStore('events'), clientKey, event);
+    await tx.done;
+    return placed;
+  });
+}
+
+type EventStore = IDBPObjectStore<Store, StoreNames<Store>[], 'events', 'readwrite'>;
+
+async function addLast(events: EventStore, clientKey: string, event: Unplaced): Promise<AttemptEvent> {
+  const last = await events.openKeyCursor(eventsOf(clientKey), 'prev');
+  const placed = { ...event, seq: (last?.key[1] ?? -1) + 1 } as AttemptEvent;
+  await events.add({ ...placed, clientKey });
+  return placed;
+}
+
+/**
+ * Keeps an event of an attempt that this page runs behind those it knows of. What was sent may have been forgotten
+ * meanwhile; all of it is there again in the same transaction, so that an event never stands alone in a place that the
+ * register holds for another.
+ * @param whole the attempt and the events this page knows are kept of it
+ * @param over by those events: a page may have it forgotten at any moment, and add to it all the same
+ * @returns `null` where another page has taken it over, or took it over and is done with it: nothing is changed
+ */
+export async function keepBehind(
+  { kept, events: known }: KeptWhole,
+  over: boolean,
   event: Unplaced,
   safely: boolean,
-  whole: KeptWhole | null = null,
-): Promise<AttemptEvent> {
+): Promise<AttemptEvent | null> {
+  const { clientKey } = kept;
   return withStore(async (db) => {
-    const tx = db.transaction(whole ? ['attempts', 'events'] : ['events'], 'readwrite', {
-      durability: safely ? 'strict' : 'relaxed',
-    });
+    const tx = db.transaction(['attempts', 'events'], 'readwrite', { durability: safely ? 'strict' : 'relaxed' });
+    const attempts = tx.objectStore('attempts');
     const events = tx.objectStore('events');
-    if (whole) {
-      await tx.objectStore('attempts').put(whole.kept);
-      for (const known of whole.events) await events.put({ ...known, clientKey });
+    const head = await attempts.get(clientKey);
+    const missing = (await events.count(eventsOf(clientKey))) < known.length;
+    if (!isOf(head, kept.page) || (missing && !over)) {
+      await tx.done;
+      return null;
     }
-    const last = await events.openKeyCursor(eventsOf(clientKey), 'prev');
-    const placed = { ...event, seq: (last?.key[1] ?? -1) + 1 } as AttemptEvent;
-    await events.add({ ...placed, clientKey });
+    if (over || head === undefined) await attempts.put({ ...kept, closed: false });
+    if (missing) for (const one of known) await events.put({ ...one, clientKey });
+    const placed = await addLast(events, clientKey, event);
     await tx.done;
     return placed;
   });
