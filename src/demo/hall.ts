@@ -52,6 +52,8 @@ export interface DemoTestDay {
   readonly fromPaper?: boolean;
   readonly ends?: 'breaks-off' | 'is-stopped';
   readonly confirmed?: boolean;
+  /** Tests that were left out that day. */
+  readonly without?: readonly string[];
 }
 
 export interface DemoPerson {

@@ -14,7 +14,7 @@ test(
     await loadClasses(db, today);
     const desk = deskOf(db, today);
     const { classes } = await readClasses(desk);
-    expect(classes.map((c) => c.state)).toEqual(Array.from({ length: 16 }, () => 'closed'));
+    expect(classes.map((c) => c.state)).toEqual(Array.from({ length: 24 }, () => 'closed'));
     const rows = new Map<string, number>();
     for (const { key } of classes)
       for (const { proposal } of await readProposals(desk, key))

@@ -18,14 +18,16 @@ export async function loadClasses(db: Register, today: string): Promise<void> {
   const chance = seeded(20_261_201);
   const keyOf = () => Array.from({ length: 16 }, () => Math.floor(chance() * 16).toString(16)).join('');
   for (const group of trainedGroups) {
-    const groupId = await loadGroup(db, keyOf(), group, today);
+    const { daysOn, time } = group;
+    const groupId = await loadGroup(db, keyOf(), { time, daysOn: daysOn[0] ?? 0 }, today);
     const ids = new Map<string, string>();
     for (const person of group.people) ids.set(person.name, await loadPerson(db, person, today, chance, keyOf));
     await withPeople(deskOf(db, today), [...ids.values()], { kind: 'join', groupId });
-    for (let week = 0; week < weeks; week++) {
-      const day = daysBefore(today, 7 * (weeks - week) - group.daysOn);
-      await holdClass(db, { group, groupId, ids, day, week, key: keyOf() });
-    }
+    const days = Array.from({ length: weeks }, (_, week) =>
+      group.daysOn.map((after) => daysBefore(today, 7 * (weeks - week) - after)),
+    ).flat();
+    for (const [nth, day] of days.entries())
+      await holdClass(db, { group, groupId, ids, day, nth, last: nth === days.length - 1, key: keyOf() });
   }
 }
 
@@ -34,14 +36,15 @@ interface Held {
   readonly groupId: string;
   readonly ids: ReadonlyMap<string, string>;
   readonly day: string;
-  readonly week: number;
+  readonly nth: number;
+  readonly last: boolean;
   readonly key: string;
 }
 
-async function holdClass(db: Register, { group, groupId, ids, day, week, key }: Held): Promise<void> {
+async function holdClass(db: Register, { group, groupId, ids, day, nth, last, key }: Held): Promise<void> {
   const desk = deskOf(db, day, new Date(`${day}T${group.time}:00Z`));
-  const template = (await readTemplates(desk)).find((t) => t.id === group.templates[week]);
-  if (!template) throw new Error(`no class is called ${group.templates[week] ?? week}`);
+  const template = (await readTemplates(desk)).find((t) => t.id === group.templates[nth]);
+  if (!template) throw new Error(`no class is called ${group.templates[nth] ?? nth}`);
   const asked = {
     ...{ day, groupId, template: template.id, minutes: Math.ceil(template.minutes / 5) * 5, leader: group.leader },
     ...{ helpers: [], people: [...ids.values()], blocks: template.blocks },
@@ -53,15 +56,15 @@ async function holdClass(db: Register, { group, groupId, ids, day, week, key }: 
   const done = new Set(all.flatMap((one) => ('pattern' in one ? [`${one.personId} ${one.pattern}`] : [])));
   const lines: (readonly [string | null, ClassLogContent])[] = [
     [null, { kind: 'start' }],
-    ...(week > 0 ? [[null, { kind: 'asked', what: 'next-day' }] as const] : []),
+    ...(nth > 0 ? [[null, { kind: 'asked', what: 'next-day' }] as const] : []),
     ...different.flatMap(([on, name, content]) => {
       const id = ids.get(name);
-      return id !== undefined && on === week ? [[id, content] as const] : [];
+      return id !== undefined && on === nth ? [[id, content] as const] : [];
     }),
     ...[...ids].flatMap(([name, id]) =>
       (['S', 'L', 'H', 'B'] satisfies Pattern[]).flatMap((pattern) =>
         done.has(`${id} ${pattern}`) &&
-        !unseen.some(([who, of, on = week]) => who === name && of === pattern && on === week)
+        !unseen.some(([who, of, on = nth]) => who === name && of === pattern && on === nth)
           ? [[id, { kind: 'seen', pattern }] as const]
           : [],
       ),
@@ -74,7 +77,7 @@ async function holdClass(db: Register, { group, groupId, ids, day, week, key }: 
   const log = lines.map(([personId, content], seq) => ({ seq, wallMs: startMs + seq * 20_000, personId, content }));
   must(await saveClassLog(desk, key, 'tablet', { lines: log }), `the log of ${day}`);
   // Each yes was said after the class; what followed from the newest still waits.
-  if (week === weeks - 1) return;
+  if (last) return;
   const waits = (await readProposals(desk, key)).filter((p) => p.state === 'waits');
   await confirmProposals(
     desk,

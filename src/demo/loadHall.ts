@@ -187,7 +187,7 @@ async function loadTestDay(
       ...(Math.round(testDay.weeksAgo) % 3 === 0
         ? furtherTests(testDay.stands, chance, Math.floor(chance() * 15))
         : []),
-    ];
+    ].filter((line) => !testDay.without?.includes(line.test));
     const lines = others.map((line, i) => asSheetLine(line, personId, `${key}-${i}`));
     must(await enterSheet(deskOf(db, today), sheet(day, seatHeightCm, lines)), `the other tests of ${day}`);
   }

@@ -1,6 +1,6 @@
 import type { Level } from '../core/level/answer';
-import { levelAt, withAccessories } from '../core/level/assign';
-import { isOpen, isOver } from '../core/level/standing';
+import { withAccessories } from '../core/level/assign';
+import { isAllowed } from '../core/level/lift';
 import { addDays } from '../core/math/days';
 import { ladderKey, patterns, type Facts, type IsoDate, type Pattern } from '../core/shapes/facts';
 import type { LevelRules } from '../core/shapes/ladder';
@@ -39,7 +39,8 @@ import { storeEntry } from '../database/entries';
 import { peopleThere } from '../database/people';
 import { correctionBody, logBody } from '../schemas/classLog';
 import { parse, type FieldError } from '../schemas/parse';
-import { heldClasses, pastOf, peopleInClass, testOfFact, type InClass } from './classes';
+import { styleOn } from './coaching';
+import { heldClasses, pastOf, readBackDays, peopleInClass, testOfFact, type InClass } from './classes';
 import { together, type Desk } from './desk';
 import { hashOf } from './hash';
 import { factsOfPerson } from './readPeople';
@@ -51,7 +52,6 @@ const ofOvernight = 'overnight';
 const ownWriters: readonly string[] = [ofRegister, ofProposals, ofCorrections, ofOvernight];
 
 /** Sessions of the last sixteen weeks are read: so long a rung stays shown. */
-const readBackDays = 16 * 7;
 
 export type SaveLog =
   | { readonly kind: 'created' | 'known' | 'conflict' }
@@ -262,6 +262,7 @@ function proposalsOf(
         back: oneDialBack(rules, facts, ladder, level),
         moves: moves.get(`${id} ${ladder.pattern}`) ?? [],
         eased: eased.get(`${id} ${ladder.pattern}`) ?? null,
+        style: styleOn(level)?.title ?? null,
       },
     ];
   });
@@ -347,8 +348,7 @@ export async function confirmProposals(desk: Desk, key: string, seqs: readonly n
     for (const { seq, personId, proposal, state } of await readProposals(trx, key)) {
       if (!seqs.includes(seq) || state !== 'waits' || !proposal.to) continue;
       const found = await judgedNow(trx, personId);
-      const at = found && levelAt(found.rules, found.by.facts, proposal.pattern, proposal.to.rung, null);
-      if (!found || !at || !isOpen(at) || isOver(proposal.to, at)) {
+      if (!found || !isAllowed(found.rules, found.by.facts, proposal.to)) {
         changed = true;
         continue;
       }

@@ -248,13 +248,15 @@ describe('what follows', () => {
     for (const { proposal } of all)
       if (proposal.kind !== 'up')
         expect(proposal.to?.rung ?? proposal.from.rung).toBeLessThanOrEqual(proposal.from.rung);
-    const up = all.find((p) => p.state === 'waits');
-    if (up?.proposal.to) {
-      await confirmProposals(desk(last), key, [up.seq]);
-      expect((await personOf(ids.odile, last)).decided.at(-1)?.level.code).toBe(up.proposal.to.code);
-    }
-    // S: the sore knee closes the next rung; L and H ask for more; B was never looked at.
-    expect(all.map((p) => `${p.proposal.pattern} ${p.proposal.row}`)).toEqual(['S P11', 'L P13', 'H P13', 'B P8']);
+    // S: the sore knee closes the next rung; of L and H more of the movement is next, one a class; B was never looked at.
+    expect(all.map((p) => `${p.proposal.pattern} ${p.proposal.row}`)).toEqual(['S P11', 'L P17', 'H P16', 'B P8']);
+    const [up] = all.filter((p) => p.state === 'waits');
+    expect(up?.proposal).toMatchObject({ from: { within: { step: 0 } }, to: { within: { step: 1 } } });
+    await confirmProposals(desk(last), key, [up?.seq ?? -1]);
+    const view = await personOf(ids.odile, last);
+    expect(view.decided.at(-1)?.level).toEqual(up?.proposal.to);
+    // In force it goes on from there, and the next test does not take it back.
+    expect(view.standings.find((s) => s.pattern === 'L')?.ceiling).toMatchObject({ within: { step: 1 } });
   });
   test('back after five weeks everybody does one step easier with half the dose, said beside the name; it holds for two classes', async () => {
     await held(first, []);
@@ -276,6 +278,17 @@ describe('what follows', () => {
     const third = (await ofH(await held(addDays(later, 14), []), addDays(later, 14)))?.proposal;
     expect([second?.kind, third?.kind, third?.to?.dose]).toEqual(['dose-up', 'dose-up', was?.dose]);
     expect(third?.to?.support).toBe(back?.to?.support);
+  });
+  test('back after three weeks they are tested within three more, where that is sooner', async () => {
+    const { lastTestedOn } = await personOf(ids.bertil);
+    if (lastTestedOn === null) throw new Error('never tested');
+    await held(addDays(lastTestedOn, 1), []);
+    const again = addDays(lastTestedOn, 22);
+    expect((await personOf(ids.bertil, again)).due?.why).not.toContain('without a class');
+    await held(again, []);
+    expect((await personOf(ids.bertil, again)).due).toMatchObject({
+      ...{ on: addDays(again, 21), why: 'back after 3 weeks without a class' },
+    });
   });
   test('a line struck afterwards, with a reason: what followed for this person is worked out anew, of the others nothing changes', async () => {
     const key = await held(first, [

@@ -15,7 +15,8 @@ import type { PlanAsked } from '../core/shapes/classPlan';
 import { patterns, setPatterns, type Facts, type IsoDate, type Pattern } from '../core/shapes/facts';
 import type { Ladder, LevelRules } from '../core/shapes/ladder';
 import type { PersonId } from '../core/shapes/person';
-import { afterAway, oneFreer } from '../core/train/dials';
+import { afterAway } from '../core/train/away';
+import { oneFreer } from '../core/train/dials';
 import { eyeOn, type Eye } from '../core/train/eyes';
 import { askedOf, layBlocks } from '../core/train/lay';
 import { presentIn } from '../core/train/log';
@@ -61,7 +62,7 @@ import { readPlace } from './places';
 import { knownPeople } from './readPeople';
 
 /** Classes are read back so far to see what was shown, what is due and what rests. */
-const readBackDays = 16 * 7;
+export const readBackDays = 16 * 7;
 
 /** Somebody in a class with all that the rules of progress ask of them. */
 export interface InClass {

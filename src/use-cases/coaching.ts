@@ -1,9 +1,10 @@
 import { styleQuestions } from '../catalogue/styles/styles';
+import type { Level } from '../core/level/answer';
 import { coachedBy, type Coached } from '../core/level/coaching';
 import { hoverBodyOf } from '../core/level/target';
 import { ankleFromWall } from '../core/load/seatTable';
 import { styleCost, type StyleCost, type StyledBody } from '../core/load/styleCost';
-import type { Coaching, StyleQuestionId } from '../core/shapes/style';
+import type { Coaching, StyleQuestion, StyleQuestionId } from '../core/shapes/style';
 import type { PersonView } from '../core/view/personView';
 import { findCoaching, saveCoaching } from '../database/place';
 import { coachingForm } from '../schemas/coaching';
@@ -17,6 +18,13 @@ export async function readCoached(desk: Desk, device: Coaching, view?: Pick<Pers
   const { entries, limiters } = view?.known ?? { entries: [], limiters: [] };
   return coachedBy(styleQuestions, { hall, device, entries, limiters });
 }
+
+/** The question of how the body is held on a rung; none where good instructors do it alike. */
+export const styleOn = ({ pattern, rung }: Pick<Level, 'pattern' | 'rung'>): StyleQuestion | undefined =>
+  styleQuestions.find(
+    (q) =>
+      q.options.some((o) => o.setUp) && q.on.some((on) => on.pattern === pattern && on.from <= rung && rung <= on.to),
+  );
 
 /** What each option of a question costs a body beside the one that is shipped. */
 export interface OptionCost {

@@ -4,6 +4,7 @@ import { bookIn } from '../core/score/shownUnits';
 import type { IsoDate } from '../core/shapes/facts';
 import type { PersonRecord } from '../core/shapes/intake';
 import type { PersonId, UnitSystem } from '../core/shapes/person';
+import { cameBack } from '../core/train/away';
 import { cautionsFor } from '../core/level/assign';
 import { sidesToMind } from '../core/level/sides';
 import {
@@ -183,7 +184,7 @@ async function briefly<V>(
         ...{ person, known, archived: person.archived },
         attempts: attempts.get(person.id) ?? [],
         decided: decided.get(person.id) ?? [],
-        ...classesOn(present.get(person.id) ?? [], day),
+        ...classesOn(present.get(person.id) ?? [], day, rules.levels.house.missedWeeks),
       };
       return { view: work({ records, record }) };
     });
@@ -194,9 +195,13 @@ async function briefly<V>(
 }
 
 /** The classes somebody was in up to a day. @param present by day */
-function classesOn(present: readonly { readonly on: IsoDate }[], day: IsoDate) {
+function classesOn(present: readonly { readonly on: IsoDate }[], day: IsoDate, missedWeeks: number) {
   const held = present.filter(({ on }) => on <= day);
-  return { classesSince: held.length, lastClassOn: held.at(-1)?.on ?? null };
+  const days = held.map(({ on }) => on);
+  return {
+    ...{ classesSince: held.length, lastClassOn: days.at(-1) ?? null },
+    cameBack: cameBack(days, missedWeeks),
+  };
 }
 
 /** What was read of one person, or that it could not be. */
@@ -254,7 +259,7 @@ export async function recordsFor(
           attempts: of(attempts),
           movedAway: of(movedAway),
           decided: of(decided),
-          ...classesOn(of(present), day),
+          ...classesOn(of(present), day, rules.levels.house.missedWeeks),
         }
       );
     },

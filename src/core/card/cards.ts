@@ -9,7 +9,7 @@ import { setPatterns, type Pattern } from '../shapes/facts';
 import type { RungPoses } from '../shapes/pose';
 import { placeFor, withHands } from '../figure/held';
 import type { Place as FigurePlace } from '../figure/pose';
-import { breathLine, doseLine, handsLine, tempoLine } from './words';
+import { breathLine, capital, doseLine, handsLine, tempoLine } from './words';
 
 /** A figure as it was handed out: poses and place, from which it is drawn again. */
 export interface CardFigure {
@@ -34,6 +34,8 @@ export interface CardPanel {
   /** Which leg, where it matters. */
   readonly leg: string | null;
   readonly load: string | null;
+  /** How much of the movement. */
+  readonly much: string | null;
   readonly lookAfter: string | null;
   readonly figure: CardFigure | null;
 }
@@ -127,10 +129,12 @@ export function panelOf(level: Level, body: CardBody, book: CardBook): CardPanel
     hands: level.own ? null : handsLine(book.words.hands, level, { arms, walker: body.walker }),
     helper: entry && needsSpotter(body.known, entry, level) ? helperLine(level) : null,
     dose: doseLine(level, entry?.aSide === true),
-    tempo: move ? tempoLine(move) : null,
+    // How slowly it comes down may itself be what is made more of.
+    tempo: move && entry?.within?.[0]?.dial !== 'lowering' ? tempoLine(move) : null,
     breath: move ? breathLine(move) : null,
     leg: mind === null ? null : `Sore leg ${mind === 'front' ? 'in front' : 'behind'}.`,
     load: level.loadKg === null ? null : `The ${level.loadKg} kg weight, held at the breastbone.`,
+    much: level.within ? `${capital(level.within.words)}.` : null,
     lookAfter: check?.cue ?? null,
     figure: figureFor(level, body, book.posesOf),
   };

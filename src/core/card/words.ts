@@ -36,7 +36,7 @@ const inWords = (n: number): string => words[n] ?? String(n);
 const timesOver = (n: number): string => (n === 1 ? 'Once.' : n === 2 ? 'Twice.' : `${capital(inWords(n))} times.`);
 const again = (sets: number): string[] =>
   sets === 1 ? [] : sets === 2 ? ['Rest. Once more.'] : [`Rest. Do this ${inWords(sets)} times.`];
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** Standing up from a seat is followed by a minute on it. */
 const sitsBetween = ({ pattern, rung }: Pick<Level, 'pattern' | 'rung'>): boolean =>

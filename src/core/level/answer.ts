@@ -64,6 +64,8 @@ export interface Level {
   readonly sides?: readonly string[];
   /** What an old result moved. */
   readonly dial?: Dial | null;
+  /** How much of the movement is done: the place in the list of the rung, from 0, and its words then. */
+  readonly within?: { readonly step: number; readonly words: string };
   readonly loadKg: number | null;
   readonly dose: Dose;
   readonly code: string;

@@ -31,6 +31,7 @@ import {
 } from './support';
 import { seatHeights } from './seat';
 import { sidesOn } from './sides';
+import { withinAt } from './within';
 import { highestSeat, targetFor, walksWithWalker, type TargetAnswer } from './target';
 
 /** Everything about one person that every ladder and rung looks at. */
@@ -241,6 +242,7 @@ function levelFrom(ladder: Ladder, given: Judged, judged: readonly Judged[], one
     doneSo: [...doneSo(pattern, rung, one), ...(target.aid === 'wedge' ? [aidWords(one.rules.house.hover).wedge] : [])],
     sides: sidesOn(pattern, rung, one),
     dial,
+    ...withinAt(rung, 0),
     loadKg: load.kg,
     dose,
     code: printLevelCode(code),

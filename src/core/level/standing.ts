@@ -9,6 +9,7 @@ import {
 } from '../shapes/facts';
 import type { Ladder } from '../shapes/ladder';
 import type { ClosedLadder, Level, LevelsAnswer } from './answer';
+import { carriedWithin } from './within';
 
 /** What a decision was made of: a test, what was seen in classes, the instructor’s own word, or a day’s swap. */
 export const decisionKinds = ['test', 'class', 'hand', 'swap'] as const;
@@ -60,8 +61,11 @@ export function standingsOf(
     const isMine = (l: Pick<Level, 'pattern' | 'rung' | 'own'>): boolean =>
       !l.own && l.pattern === pattern && (!setPatterns.has(pattern) || rungs.some((r) => r.rung === l.rung));
     const shut = answer.closed.find((l) => l.pattern === pattern)?.blockers ?? [];
-    const ceiling = answer.levels.find(isMine) ?? { pattern, blockers: shut.filter((b) => isMine({ pattern, ...b })) };
     const inForce = decided.findLast((d) => isMine(d.level)) ?? null;
+    const given = answer.levels.find(isMine);
+    const ceiling = given
+      ? carriedWithin(given, inForce?.level)
+      : { pattern, blockers: shut.filter((b) => isMine({ pattern, ...b })) };
     return { pattern, ceiling, inForce, state: stateOf(ceiling, inForce, lastTestedOn) };
   });
 }

@@ -19,6 +19,8 @@ export interface DueFacts {
   readonly steppedBack: boolean;
   /** Something happened that makes the tests no longer true; `null` where nothing did. */
   readonly upset: Upset | null;
+  /** They came back after weeks without a class, and were not tested since. */
+  readonly cameBack: { readonly weeks: number; readonly testBy: IsoDate } | null;
 }
 
 export const upsetWords: Readonly<Record<Upset['by'], string>> = {
@@ -45,5 +47,9 @@ export function retestDue(lastTestedOn: IsoDate, facts: DueFacts): RetestDue {
           : facts.steppedBack
             ? [retestWeeks.watch, 'a level was taken back']
             : [retestWeeks.usual, 'the usual interval'];
-  return { on: addDays(lastTestedOn, weeks * 7), weeks, why };
+  const on = addDays(lastTestedOn, weeks * 7);
+  const { cameBack } = facts;
+  if (cameBack && cameBack.testBy < on)
+    return { on: cameBack.testBy, weeks: 0, why: `back after ${cameBack.weeks} weeks without a class` };
+  return { on, weeks, why };
 }

@@ -82,7 +82,7 @@ describe('a change of percentile in two parts', () => {
 
 test('12 weeks, 8 past a watch line or ready with care, 4 while a question is open (common practice, no published source)', () => {
   const due = (pastCutoff: boolean, readiness: 'ready' | 'ready-with-care' | 'ask-first', steppedBack = false) =>
-    retestDue('2026-03-02', { pastCutoff, readiness, steppedBack, upset: null });
+    retestDue('2026-03-02', { pastCutoff, readiness, steppedBack, upset: null, cameBack: null });
   expect(due(false, 'ready', true)).toMatchObject({ weeks: 8, why: 'a level was taken back' });
   expect(due(false, 'ready')).toMatchObject({ on: '2026-05-25', weeks: 12 });
   expect([due(true, 'ready').weeks, due(false, 'ready-with-care').weeks, due(true, 'ask-first').weeks]).toEqual([
@@ -90,10 +90,20 @@ test('12 weeks, 8 past a watch line or ready with care, 4 while a question is op
   ]);
 });
 
+test('back after weeks away it is sooner, never later than it would be', () => {
+  const due = (testBy: string) =>
+    retestDue('2026-03-02', {
+      ...{ pastCutoff: false, readiness: 'ready', steppedBack: false, upset: null },
+      cameBack: { weeks: 5, testBy },
+    });
+  expect(due('2026-04-20')).toMatchObject({ on: '2026-04-20', why: 'back after 5 weeks without a class' });
+  expect(due('2026-06-20')).toMatchObject({ on: '2026-05-25', why: 'the usual interval' });
+});
+
 test('a fall, surgery or strong new pain since the test: due from that day, before the next class', () => {
   const due = (by: 'fall' | 'surgery' | 'pain') =>
     retestDue('2026-03-02', {
-      ...{ pastCutoff: false, readiness: 'ready', steppedBack: false },
+      ...{ pastCutoff: false, readiness: 'ready', steppedBack: false, cameBack: null },
       upset: { on: '2026-03-20', by },
     });
   expect(due('fall')).toEqual({

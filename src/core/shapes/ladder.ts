@@ -70,6 +70,18 @@ export interface SeatRule {
   readonly more?: { readonly fact: MeasuredFactId; readonly under: number; readonly raiseCm: number };
 }
 
+/** What is made more of on one rung, hands and height as they are. */
+export const withinDials = ['range', 'length', 'depth', 'lift', 'pause', 'heel', 'lowering', 'step'] as const;
+export type WithinDial = (typeof withinDials)[number];
+
+/** One way to do a rung, and the dial that leads to it; the first is where everybody begins. */
+export interface WithinStep {
+  readonly dial: WithinDial;
+  readonly words: string;
+  /** Only on a firm step that is so high, cm. */
+  readonly onStep?: { readonly overCm: number; readonly toCm: number };
+}
+
 export type Stance = 'seated' | 'lying' | BalanceStance;
 /** How the feet stand where balance decides about the hands; a foot that slides counts as split. */
 export type BalanceStance = 'two-foot' | 'split' | 'one-leg';
@@ -128,6 +140,9 @@ export interface Rung {
   readonly target?: TargetRule;
   /** Its seat stands behind: after a long time without a test it is put higher. */
   readonly chairBehind?: true;
+  /** How little, and how much of it, least first; turned one by one in classes, before the hands unless it says so. */
+  readonly within?: readonly WithinStep[];
+  readonly withinAfterHands?: true;
   readonly dose: 'reps' | 'holds';
   /** Starts with so many, however new; in one round only where it says so. */
   readonly startsWith?: { readonly reps: number; readonly rounds?: 1 };

@@ -5,7 +5,8 @@ import { measuredFacts } from '../../catalogue/rules/margins';
 import type { Level } from '../level/answer';
 import { levelAt, withAccessories } from '../level/assign';
 import { done, legs, someone, stands } from '../level/madeUp';
-import { isOpen, isOver } from '../level/standing';
+import { isAllowed, liftedBefore } from '../level/lift';
+import { isOpen, isOver, standingsOf, type Decided } from '../level/standing';
 import type { Facts, Pattern } from '../shapes/facts';
 import type { Ladder } from '../shapes/ladder';
 import { nextDial, oneDialBack } from './dials';
@@ -31,7 +32,8 @@ describe('the next dial', () => {
     expect(next(strong, high)).toMatchObject({ state: 'open', dial: 'seat', level: { rung: 5, targetCm: 46 } });
   });
   test('then the hands, one step freer; hovering or free hands are a risk dial', () => {
-    const held = at(strong, 'H', 4, { support: '1' });
+    const all = at(strong, 'H', 4, { within: { step: 1, words: 'hands to the knees' } });
+    const held: Level = { ...all, support: '1' };
     expect(next(strong, held)).toMatchObject({ dial: 'hands', level: { support: 'f', rung: 4 }, risk: false });
     expect(next(strong, { ...held, support: 'f' })).toMatchObject({
       dial: 'hands',
@@ -41,7 +43,15 @@ describe('the next dial', () => {
   });
   test('then the next rung; from L5, H6, B5 on it is a risk dial', () => {
     expect(next(strong, at(strong, 'S', 5))).toMatchObject({ dial: 'rung', level: { rung: 6 }, risk: false });
-    expect(next(strong, at(strong, 'L', 4))).toMatchObject({ dial: 'rung', level: { rung: 5 }, risk: true });
+    const down = { within: { step: 1, words: 'down to the pad' } };
+    expect(next(strong, at(strong, 'L', 4, down))).toMatchObject({ dial: 'rung', level: { rung: 5 }, risk: true });
+  });
+  test('whatever is turned, its dose begins again', () => {
+    const most = at(strong, 'H', 4, { support: '1', dose: { kind: 'reps', reps: 10, sets: 2 } });
+    const start = at(strong, 'H', 4).dose;
+    const more = next(strong, most);
+    expect([more.dial, more.level?.dose]).toEqual(['within', start]);
+    expect(more.level && next(strong, more.level).level?.dose).toEqual(start);
   });
   test.each<[string, Facts, Pattern, number, string | null]>([
     ['limiter', someone({ ...strong, limiters: [{ kind: 'knee-pain', pain: 4 }] }), 'S', 5, null],
@@ -52,6 +62,82 @@ describe('the next dial', () => {
     const level = pattern === 'A' ? { ...at(facts, 'A', 3), rung } : at(facts, pattern, rung);
     expect(next(facts, level)).toMatchObject({ state, level: null, test: tests });
     expect(next(facts, level).why).not.toBe('');
+  });
+});
+
+/** Every rung of the table of dials that has some of its movement to turn; house rule. */
+const table: readonly (readonly [Pattern, readonly number[], readonly string[]])[] = [
+  ['L', [1], ['range']],
+  ['L', [2, 3, 6, 7, 8], ['length']],
+  ['L', [4, 5], ['depth']],
+  ['H', [1, 2, 3, 4, 6, 7, 8], ['depth']],
+  ['B', [2, 3, 4], ['lift', 'pause']],
+  ['B', [5, 6], ['heel']],
+  ['A', [1, 2, 3, 4], ['lowering']],
+  ['U', [2, 3], ['step']],
+];
+test('the rungs with a dial of their own are those of the table, with at least two places each', () => {
+  const found = rules.ladders.flatMap(({ pattern, rungs }) =>
+    rungs.flatMap(({ rung, within }) =>
+      within ? [[pattern, rung, [...new Set(within.map((w) => w.dial))].join(' '), within.length >= 2]] : [],
+    ),
+  );
+  const wanted = table.flatMap(([pattern, all, kinds]) => all.map((rung) => [pattern, rung, kinds.join(' '), true]));
+  expect(new Set(found.map(String))).toEqual(new Set(wanted.map(String)));
+});
+
+describe('within a rung', () => {
+  test('a level begins with the least of its movement and goes on one place at a time, before the hands', () => {
+    const bow = at(strong, 'H', 4, { support: '1' });
+    expect(bow.within).toEqual({ step: 0, words: 'hands to mid thigh' });
+    const { dial, level } = next(strong, bow);
+    expect([dial, level?.within, level?.support]).toEqual(['within', { step: 1, words: 'hands to the knees' }, '1']);
+    expect(level && next(strong, level).dial).toBe('hands');
+  });
+  test('one kept before there were such places begins at the first of them', () => {
+    const { within: _, ...before } = at(strong, 'L', 2);
+    expect(next(strong, before)).toMatchObject({ dial: 'within', level: { within: { step: 1 } } });
+  });
+  test('of a step-up the hands come first, then the higher step, where the hall has one', () => {
+    const sure = someone({ ...strong, kit: { ...strong.kit, stepsCm: [10] } });
+    const held = at(sure, 'U', 2, { support: '1' });
+    expect(next(sure, held).dial).toBe('hands');
+    const free = at(sure, 'U', 2);
+    expect(next(sure, free)).toMatchObject({ dial: 'within', level: { within: { step: 1 } } });
+    const low = someone({ ...strong, kit: { ...strong.kit, stepsCm: [6] } });
+    expect(next(low, at(low, 'U', 2))).toMatchObject({ state: 'place', level: null });
+    expect(next(low, at(low, 'U', 2)).why).toBe('a firm step over 7 and up to 12 cm is missing');
+  });
+  test('what is lifted comes down a box at a time to the floor; a limiter keeps it up', () => {
+    const box = at(strong, 'H', 5);
+    const heights: (number | null)[] = [box.targetCm];
+    for (let now: Level | null = box; now;) {
+      const turned: ReturnType<typeof next> = next(strong, now);
+      now = turned.dial === 'seat' ? turned.level : null;
+      if (now) {
+        heights.push(now.targetCm);
+        expect(isAllowed(rules, strong, now)).toBe(true);
+      }
+    }
+    expect(heights).toEqual([50, 40, 30, null]);
+    const lifted: Decided = { decidedOn: '2026-02-02', kind: 'class', by: 'Mara', level: { ...box, targetCm: null } };
+    expect([liftedBefore(rules.ladders, [lifted]), liftedBefore(rules.ladders, [])]).toEqual([0, null]);
+    const sore = someone({ ...strong, limiters: [{ kind: 'fragile-bone' }] });
+    // Never under 45 cm with fragile bone: the box of 50 stays.
+    expect([50, 40, null].map((targetCm) => isAllowed(rules, sore, { ...box, targetCm }))).toEqual([
+      true,
+      false,
+      false,
+    ]);
+    expect(next(sore, at(sore, 'H', 5)).dial).not.toBe('seat');
+  });
+  test('a test on the same rung goes on with as much of the movement; a new rung begins again', () => {
+    const level = at(strong, 'L', 2, { within: { step: 2, words: 'two hands’ breadths further back' } });
+    const decided: Decided = { decidedOn: '2026-01-01', kind: 'class', by: 'Mara', level };
+    const stand = (rung: number) =>
+      standingsOf([ladderOf('L')], { levels: [at(strong, 'L', rung)], closed: [] }, [decided], '2026-03-01')[0]
+        ?.ceiling;
+    expect([stand(2), stand(4)]).toMatchObject([{ within: { step: 2 } }, { within: { step: 0 } }]);
   });
 });
 
@@ -85,7 +171,7 @@ test('no dial passes what the rules allow, and one back never asks more than bef
         if (!isOpen(level)) return;
         const { level: up } = next(facts, level);
         const allowed = up && levelAt(rules, facts, pattern, up.rung, null);
-        if (up && allowed) expect(isOpen(allowed) && !isOver(up, allowed)).toBe(true);
+        if (up && allowed) expect(isOpen(allowed) && isAllowed(rules, facts, up)).toBe(true);
         const back = oneDialBack(rules, facts, ladderOf(pattern), level);
         expect(isOver(back, level)).toBe(false);
       },

@@ -2,14 +2,16 @@ import type { Blocker, Level } from '../level/answer';
 import { levelAt } from '../level/assign';
 import { handChoices } from '../level/byHand';
 import { printLevelCode } from '../level/code';
+import { liftOn } from '../level/lift';
 import { isOpen, isOver } from '../level/standing';
+import { withinAt } from '../level/within';
 import { supportWords } from '../level/support';
 import { supports, type Facts } from '../shapes/facts';
-import type { Ladder, LevelRules } from '../shapes/ladder';
+import type { Ladder, LevelRules, Rung } from '../shapes/ladder';
 import type { DialState } from '../shapes/progress';
 import { halfDose } from './doseSteps';
 
-export const turnedDials = ['seat', 'hands', 'rung', 'load'] as const;
+export const turnedDials = ['seat', 'within', 'hands', 'rung', 'load'] as const;
 export type TurnedDial = (typeof turnedDials)[number];
 
 /** The next thing that may be made harder, or what keeps it. */
@@ -21,6 +23,8 @@ export interface NextDial {
   /** What keeps it closed, and the test that alone would decide. */
   readonly why: string | null;
   readonly test: string | null;
+  /** The one test on which all hangs that keeps it, also where it was taken and fell short. */
+  readonly decides: string | null;
 }
 
 /** Nobody sits more than so much lower at a time. House rule: common practice, no published source. */
@@ -39,8 +43,8 @@ const printed = (level: Level): Level => ({
 });
 
 /**
- * The next dial of a level that is in force: a lower seat, one step freer hands, the next rung, a weight; the first that the
- * rules allow with what is shown by now.
+ * The next dial of a level that is in force: a lower seat or box, more of the movement, one step freer hands, the next rung, a
+ * weight; the first that the rules allow with what is shown by now. Its dose begins again.
  * @param testOf the test of a measured fact
  */
 export function nextDial(
@@ -52,9 +56,15 @@ export function nextDial(
 ): NextDial {
   const { pattern, rung } = level;
   const same = levelAt(rules, facts, pattern, rung, null);
+  const on = ladder.rungs.find((r) => r.rung === rung);
+  const deeper = on ? moreOf(on, level, facts) : null;
   if (isOpen(same)) {
-    const turned = lowerSeat(rules, facts, ladder, level, same) ?? oneFreer(level, same);
-    if (turned) return found(turned.dial, printed(turned.level), facts);
+    const freer = () => oneFreer(level, same);
+    const more = () => (deeper?.kind === 'open' ? { dial: 'within' as const, level: deeper.level } : null);
+    const turned =
+      lowerSeat(rules, facts, ladder, level, same) ??
+      (on?.withinAfterHands ? (freer() ?? more()) : (more() ?? freer()));
+    if (turned) return found(turned.dial, printed({ ...turned.level, dose: same.dose }), facts);
   }
   const above = ladder.rungs.filter((r) => r.rung > rung);
   for (const { rung: next } of above) {
@@ -62,7 +72,8 @@ export function nextDial(
     if (isOpen(at)) return found('rung', at, facts);
   }
   if (isOpen(same) && (same.loadKg ?? 0) > (level.loadKg ?? 0))
-    return found('load', printed({ ...level, loadKg: same.loadKg }), facts);
+    return found('load', printed({ ...level, loadKg: same.loadKg, dose: same.dose }), facts);
+  if (deeper?.kind === 'place') return closed('place', deeper.why);
   const [next] = above;
   if (!next) return closed('none', 'this is the top rung');
   const at = levelAt(rules, facts, pattern, next.rung, null);
@@ -70,10 +81,10 @@ export function nextDial(
 }
 
 const found = (dial: TurnedDial, level: Level, facts: Facts): NextDial => ({
-  ...{ state: 'open', dial, level, risk: isRisk(dial, level, facts), why: null, test: null },
+  ...{ state: 'open', dial, level, risk: isRisk(dial, level, facts), why: null, test: null, decides: null },
 });
-const closed = (state: DialState, why: string, test: string | null = null): NextDial => ({
-  ...{ state, dial: null, level: null, risk: false, why, test },
+const closed = (state: DialState, why: string, test: string | null = null, decides = test): NextDial => ({
+  ...{ state, dial: null, level: null, risk: false, why, test, decides },
 });
 
 function isRisk(dial: TurnedDial, { pattern, rung, support, targetCm }: Level, { person }: Facts): boolean {
@@ -84,8 +95,19 @@ function isRisk(dial: TurnedDial, { pattern, rung, support, targetCm }: Level, {
   return targetCm !== null && kneeCm !== null && targetCm < lowSeatShare * kneeCm;
 }
 
+/** What is lifted stands at the next height down, once it was lifted from this one; a limiter keeps it up. */
+function lowerBox(rules: LevelRules, facts: Facts, lifts: readonly number[], level: Level) {
+  const next = lifts.find((cm) => cm < (level.targetCm ?? 0));
+  const at =
+    next === undefined ? null : levelAt(rules, { ...facts, liftHeightCm: next }, level.pattern, level.rung, null);
+  if (!at || !isOpen(at) || (at.targetCm ?? 0) !== next) return null;
+  return { dial: 'seat' as const, level: { ...level, targetCm: at.targetCm, wishCm: next } };
+}
+
 function lowerSeat(rules: LevelRules, facts: Facts, ladder: Ladder, level: Level, same: Level) {
   const { targetCm } = level;
+  const lift = liftOn([ladder], level);
+  if (lift) return lowerBox(rules, facts, lift.lifts, level);
   if (targetCm === null || same.targetCm === null || same.targetCm >= targetCm) return null;
   const { lower } = handChoices(rules, facts, ladder, same);
   const heights = lower.find((c) => c.level.rung === level.rung)?.heightsCm ?? [];
@@ -93,6 +115,21 @@ function lowerSeat(rules: LevelRules, facts: Facts, ladder: Ladder, level: Level
   return cm === undefined
     ? null
     : { dial: 'seat' as const, level: { ...same, targetCm: cm, support: level.support, dose: level.dose } };
+}
+
+/** The same rung with more of the movement, or the firm step that the hall lacks for it. */
+function moreOf(
+  on: Rung,
+  level: Level,
+  { kit }: Facts,
+): { readonly kind: 'open'; readonly level: Level } | { readonly kind: 'place'; readonly why: string } | null {
+  const step = (level.within?.step ?? 0) + 1;
+  const at = on.within?.[step];
+  if (!at) return null;
+  const { onStep } = at;
+  if (onStep && !kit.stepsCm.some((cm) => cm > onStep.overCm && cm <= onStep.toCm))
+    return { kind: 'place', why: `a firm step over ${onStep.overCm} and up to ${onStep.toCm} cm is missing` };
+  return { kind: 'open', level: { ...level, ...withinAt(on, step) } };
 }
 
 /** The hands one step freer, no freer than is given; the level otherwise as it is. */
@@ -109,9 +146,12 @@ function closedBy(blockers: readonly Blocker[], testOf: (fact: string) => string
   if (blockers.some((b) => b.fact.startsWith('limiter:'))) return closed('limiter', words);
   if (blockers.some((b) => b.fact.startsWith('kit.') || b.fact === 'target' || b.fact === 'floorSlides'))
     return closed('place', words);
-  const tests = blockers.map((b) => (b.measured === null ? testOf(b.fact) : undefined));
+  const tests = blockers.map((b) => testOf(b.fact));
   const [test] = tests;
-  return test !== undefined && tests.every((t) => t === test) ? closed('test', words, test) : closed('need', words);
+  const decides = test !== undefined && tests.every((t) => t === test) ? test : null;
+  return decides !== null && blockers.every((b) => b.measured === null)
+    ? closed('test', words, decides)
+    : closed('need', words, null, decides);
 }
 
 /**
@@ -135,13 +175,4 @@ export function oneDialBack(rules: LevelRules, facts: Facts, ladder: Ladder, lev
   const under = on?.floor ? ladder.rungs.findLast((r) => r.rung < rung) : undefined;
   const at = under && levelAt(rules, facts, pattern, under.rung, null);
   return at && isOpen(at) ? { ...at, dial: 'rung' } : printed({ ...level, dose: half, dial: 'dose' });
-}
-
-/**
- * What somebody trains on after weeks without a class: one dial back from what is in force, with half the dose, and never more
- * than the rules give.
- */
-export function afterAway(rules: LevelRules, facts: Facts, ladder: Ladder, level: Level, ceiling: Level): Level {
-  const back = oneDialBack(rules, { ...facts, missedWeeks: 0 }, ladder, level);
-  return isOver(back, ceiling) ? ceiling : back;
 }

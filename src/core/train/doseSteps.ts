@@ -29,7 +29,8 @@ function topOf({ pattern, rung, dose }: Of, on: On): Top {
   }
 }
 
-const amountOf = (dose: Dose): number =>
+/** Repetitions, seconds or rounds, whichever grows. */
+export const amountOf = (dose: Dose): number =>
   dose.kind === 'holds'
     ? dose.holdS
     : dose.kind === 'intervals' || dose.kind === 'half-minute'

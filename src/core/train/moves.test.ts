@@ -33,6 +33,7 @@ const back = (n: number, from: Level, to: Level, halfDoseFor: 1 | 2 = 1): Moved 
 
 test('what differs between two levels is one dial; the dose is none', () => {
   expect(dialBetween(level(5), level(6))).toBe('rung');
+  expect(dialBetween(level(5), level(5, { within: { step: 1, words: 'deeper' } }))).toBe('within');
   expect(dialBetween(level(5), level(5, { targetCm: 48 }))).toBe('seat');
   expect(dialBetween(level(5), level(5, { support: '2' }))).toBe('hands');
   expect(dialBetween(level(5, { loadKg: 1 }), level(5, { loadKg: 2 }))).toBe('load');
@@ -69,6 +70,8 @@ describe('half the dose ends by itself', () => {
   test('nothing was halved, or another dial was turned since: the dose goes step by step', () => {
     expect(wholeAgain(now, [], graded([1, 'U']))).toBeNull();
     expect(wholeAgain(was, [up(1, now, was), back(0, was, now)], graded([2, 'U']))).toBeNull();
+    // Whole already: it goes on from there.
+    expect(wholeAgain(was, [back(0, was, now)], graded([2, 'U'], [1, 'U']))).toBeNull();
     expect(wholeAgain(level(5, {}, 'h5x3'), [back(0, was, level(5, {}, 'h5x3'))], graded([1, 'U']))).toBeNull();
   });
 });

@@ -3,7 +3,7 @@ import { printLevelCode } from '../level/code';
 import { addDays } from '../math/days';
 import type { IsoDate } from '../shapes/facts';
 import type { TurnedDial } from './dials';
-import { halfDose } from './doseSteps';
+import { amountOf, halfDose } from './doseSteps';
 import type { PastSession } from './past';
 
 /** A dial that was turned by a class and stands: up after a yes, back at once; a step of the dose is none. */
@@ -26,6 +26,7 @@ export function dialBetween(a: Level, b: Level): TurnedDial | null {
   if (a.rung !== b.rung) return 'rung';
   if (a.targetCm !== b.targetCm) return 'seat';
   if (a.support !== b.support) return 'hands';
+  if ((a.within?.step ?? 0) !== (b.within?.step ?? 0)) return 'within';
   return a.loadKg === b.loadKg ? null : 'load';
 }
 
@@ -49,7 +50,8 @@ export function wholeAgain(level: Level, moves: readonly Moved[], past: readonly
   const [last] = moves;
   if (last?.way !== 'back' || last.halfDoseFor === 0 || dialBetween(last.to, level) !== null) return null;
   const { dose } = last.from;
-  return since(past, last.day) >= last.halfDoseFor && dose.kind === level.dose.kind ? withDose(level, dose) : null;
+  const halved = dose.kind === level.dose.kind && amountOf(level.dose) < amountOf(dose);
+  return halved && since(past, last.day) >= last.halfDoseFor ? withDose(level, dose) : null;
 }
 
 /** Until when a dial rests that went up and back twice within eight weeks; `null` where it does not. */

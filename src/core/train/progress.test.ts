@@ -1,4 +1,6 @@
 import { describe, expect, test } from 'vitest';
+import { addDays } from '../math/days';
+import { stuckOn } from './proposals';
 import { ladders, accessories } from '../../catalogue/ladders';
 import {
   dialStates,
@@ -136,6 +138,31 @@ describe('what follows', () => {
     ['P17', { before: 'U' }],
   ])('%s: %j', (row, more) => {
     expect(outcomeOf({ ...plain, ...more }).row).toBe(row);
+  });
+});
+
+describe('who stays on a level', () => {
+  const sessions = (n: number, daysApart: number) =>
+    Array.from({ length: n }, (_, i) => ({ day: addDays('2026-03-02', -i * daysApart) }));
+  test.each<[number, number, string]>([
+    [1, 7, ''],
+    [2, 7, 'second session on it: usual'],
+    [4, 7, ''],
+    [5, 7, '5 sessions on it: see whether the dose is at its top'],
+    [8, 3, '8 sessions on it: see whether the dose is at its top'],
+    [9, 3, 'this is your level, and holding it is a success'],
+    // Eight weeks are long, however few the sessions.
+    [5, 14, 'this is your level, and holding it is a success'],
+  ])('%i sessions, %i days apart: %j', (n, apart, why) => {
+    expect(stuckOn(sessions(n, apart), null, null)).toEqual({ why, test: null, style: null });
+  });
+  test('long on it: first the one test that would decide, else another style', () => {
+    expect(stuckOn(sessions(9, 3), 'four-stage', 'How to squat')).toMatchObject({ test: 'four-stage', style: null });
+    expect(stuckOn(sessions(9, 3), null, 'How to squat')).toEqual({
+      ...{ test: null, style: 'How to squat' },
+      why: 'this is your level, and holding it is a success; another style may be tried',
+    });
+    expect(stuckOn(sessions(4, 3), 'four-stage', 'How to squat')).toMatchObject({ test: null, style: null });
   });
 });
 

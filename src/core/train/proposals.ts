@@ -7,6 +7,7 @@ import type { PersonId } from '../shapes/person';
 import { daysBetween } from '../math/days';
 import { doseUp, halfDose, isTopDose, lessDose } from './doseSteps';
 import type { NextDial } from './dials';
+import { awayFrom } from './away';
 import { outcomeOf } from './outcome';
 import { restsUntil, undone, wholeAgain, type Moved } from './moves';
 import type { PastSession } from './past';
@@ -24,6 +25,8 @@ export interface Proposal {
   readonly to: Level | null;
   /** The one test that would decide. */
   readonly test: string | null;
+  /** The question of style of which another answer may be tried; left out of those kept before. */
+  readonly style?: string | null;
   /** Why, in words: what keeps the next dial closed, or how long somebody is on this level. */
   readonly why: string;
   readonly today: PastSession;
@@ -44,6 +47,8 @@ export interface OnPattern {
   readonly eased: Level | null;
   /** What classes turned of this ladder and stands, newest first. */
   readonly moves: readonly Moved[];
+  /** The question of style of this rung; `null` where good instructors do it alike. */
+  readonly style: string | null;
 }
 
 /** A session before counts as the one before on a level for so long. */
@@ -71,17 +76,23 @@ export function proposalsFor(all: readonly OnPattern[], firstTwoClasses: boolean
 }
 
 function proposalOn(
-  { level, ladder, past, next: found, back: general, moves, eased }: OnPattern,
+  { level, ladder, past, next: found, back: general, moves, eased, style }: OnPattern,
   firstTwoClasses: boolean,
   wentUp: boolean,
 ): Proposal | null {
   const [today, ...earlier] = past;
   if (!today) return null;
-  if (eased && today.variant.folded === 'away')
+  if (eased && today.variant.folded === 'away') {
+    const [last] = earlier;
+    const long = !last || daysBetween(last.day, today.day) >= 7 * awayFrom.firstDose;
     return {
-      ...{ pattern: level.pattern, row: 'G4', kind: 'back', halfDoseFor: 2, from: level, to: eased, today },
-      ...{ test: null, why: 'some weeks away; the whole dose comes back after two sessions' },
+      ...{ pattern: level.pattern, row: 'G4', kind: 'back', from: level, to: eased, today, test: null },
+      halfDoseFor: long ? 0 : 2,
+      why: long
+        ? 'months away; it begins again with the first dose'
+        : 'some weeks away; the whole dose comes back after two sessions',
     };
+  }
   if (today.grade === null) return null;
   const before = earlier.find(
     (s) => s.grade !== null && s.rung === today.rung && daysBetween(s.day, today.day) <= beforeDays,
@@ -101,15 +112,15 @@ function proposalOn(
   });
   const whole = kind === 'dose-up' ? wholeAgain(level, moves, past) : null;
   const to = whole ?? changedBy(kind, level, rung, next, undone(level, moves, past) ?? general);
-  const sessions = past.filter((s) => s.rung === level.rung).length;
+  // Of who goes on nobody asks how long they stay.
+  const stays = kind === 'stay' ? stuckOn(sessionsOn(level, past, moves), next.decides, style) : null;
   return {
     ...{ pattern: level.pattern, row, kind, halfDoseFor, from: level, to, today },
-    test: kind === 'test' ? next.test : null,
+    ...{ test: kind === 'test' ? next.test : (stays?.test ?? null), style: stays?.style ?? null },
     why: [
       ...(row === 'P11' || row === 'P12' || row === 'P13' ? [next.why ?? ''] : []),
       ...(whole ? ['the lighter sessions are over'] : []),
-      // Of who goes on nobody asks how long they stay.
-      ...(kind === 'stay' ? [howLong(sessions)] : []),
+      ...(stays ? [stays.why] : []),
     ]
       .filter(Boolean)
       .join('; '),
@@ -148,11 +159,38 @@ function changedBy(
   }
 }
 
-/** The first four sessions on a level say nothing; a level that is held is a success. Common practice, no published source. */
-export function howLong(sessions: number): string {
-  if (sessions >= 9) return 'this is your level; the other style may be tried';
-  if (sessions >= 5) return `${sessions} sessions on it: see whether the dose is at its top`;
-  return sessions === 2 ? 'second session on it: usual' : '';
+/** The sessions on a level as it is: since its rung was begun, and since its last dial went up. */
+function sessionsOn(level: Level, past: readonly PastSession[], moves: readonly Moved[]): readonly PastSession[] {
+  const up = moves.find((m) => m.way === 'up')?.day ?? '';
+  return past.filter((s) => s.rung === level.rung && s.day > up);
+}
+
+/** From so many sessions, or days, on a level is theirs. Common practice, no published source. */
+const stuckFrom = { told: 5, sessions: 9, days: 56 } as const;
+
+interface Stuck {
+  readonly why: string;
+  readonly test: string | null;
+  readonly style: string | null;
+}
+
+/**
+ * What is said of who stays on a level: at first nothing; then whether the dose is at its top; after nine sessions or eight
+ * weeks the one test that would decide, else another style, else that it is their level, which is a success.
+ * @param on the sessions on it, newest first
+ */
+export function stuckOn(on: readonly Pick<PastSession, 'day'>[], decides: string | null, style: string | null): Stuck {
+  const nothing = { test: null, style: null };
+  const [newest, oldest] = [on[0], on.at(-1)];
+  const days = newest && oldest ? daysBetween(oldest.day, newest.day) : 0;
+  if (on.length >= stuckFrom.sessions || days >= stuckFrom.days) {
+    if (decides !== null) return { ...nothing, test: decides, why: 'long on this level: this test would decide' };
+    const own = 'this is your level, and holding it is a success';
+    return style === null ? { ...nothing, why: own } : { ...nothing, style, why: `${own}; another style may be tried` };
+  }
+  if (on.length >= stuckFrom.told)
+    return { ...nothing, why: `${on.length} sessions on it: see whether the dose is at its top` };
+  return { ...nothing, why: on.length === 2 ? 'second session on it: usual' : '' };
 }
 
 /** A rung seen clean in two classes at most four weeks apart, with enough repetitions in each. */

@@ -37,6 +37,8 @@ export interface Variant {
   readonly support: Support;
   readonly targetCm: number | null;
   readonly loadKg: number | null;
+  /** How much of the movement, in words; left out where the rung has no such place. */
+  readonly much?: string;
   /** The lower of the class’s and their own. */
   readonly dose: Dose;
   /** The code of the own level, or of what is done in its place. */
@@ -124,6 +126,7 @@ export function doingOf(part: Part, who: Trainee, spotter: string | null, way: T
   return {
     ...{ personId: who.id, pattern: level.pattern, rung: level.rung, name: level.name, support, folded: how },
     shelf: needs && spotter === null ? 'A' : shelf,
+    ...(level.within ? { much: level.within.words } : {}),
     ...{ targetCm: level.targetCm, loadKg: held ? null : level.loadKg, dose: lowerDose(doseOf(part), level.dose) },
     ...{
       code: level.code,

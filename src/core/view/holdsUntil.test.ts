@@ -52,7 +52,16 @@ function lineOn({ birthDate, record, attempts, lastClassOn = null }: Story, day:
   const known = knownOn(record, day, shippedRules.readiness);
   if (!known) throw new Error('nothing known');
   const person = { id: 'p', name: 'Ada Averly', birthDate, normTable: 'female' } as const;
-  const records = { person, archived: false, known, attempts, decided: [], classesSince: 0, lastClassOn };
+  const records = {
+    person,
+    archived: false,
+    known,
+    attempts,
+    decided: [],
+    classesSince: 0,
+    lastClassOn,
+    cameBack: null,
+  };
   const line = lineOf(standOn(records, hall, day), protocols, [], day);
   return { line, until: holdsUntil(line, records, record, shippedRules, day) };
 }

@@ -4,6 +4,7 @@ import type { Known } from '../intake/known';
 import { daysBetween } from '../math/days';
 import { assignLevels } from '../level/assign';
 import type { LevelsAnswer } from '../level/answer';
+import { liftedBefore } from '../level/lift';
 import {
   isSteppedBack,
   saidBefore,
@@ -21,6 +22,7 @@ import { retestDue, upsetWords, type RetestDue } from '../retest/due';
 import { compositesOf, type Composites } from '../score/composites';
 import type { NormBook } from '../score/normBook';
 import { resultIn } from '../score/shownUnits';
+import type { CameBack } from '../train/away';
 import type { Facts, IsoDate, TestResult } from '../shapes/facts';
 import type { Person, Place, UnitSystem } from '../shapes/person';
 import type { Protocol } from '../shapes/protocol';
@@ -95,6 +97,8 @@ export interface StandRecords {
   /** Classes they were in since the newest intake said how many there were, and the day of the newest. */
   readonly classesSince: number;
   readonly lastClassOn: IsoDate | null;
+  /** The newest time they came back after weeks without one. */
+  readonly cameBack: CameBack | null;
 }
 
 /** Everything on record of one person, as it stands. */
@@ -205,6 +209,7 @@ function standBy<T extends NewestTest>(
         readiness: readiness.outcome,
         steppedBack: isSteppedBack(decided),
         upset,
+        cameBack: records.cameBack && records.cameBack.on > lastTestedOn ? records.cameBack : null,
       })
     : null;
   const standings =
@@ -276,6 +281,7 @@ export function factsFrom(records: StandRecords, { place, rules }: Hall, day: Is
       { since: classesSince, lastOn: lastClassOn },
     ),
     lightWhileAsking: rules.levels.house.lightWhileAsking,
+    liftHeightCm: liftedBefore(rules.levels.ladders, decided),
     shownSeatCm: lowestShown(known, day, rules.levels.house.oldAfterDays),
   };
 }

@@ -33,8 +33,8 @@ interface Props {
 const groups: readonly (readonly [title: string, of: (p: ProposalNow) => boolean])[] = [
   ['Waits for your yes', (p) => p.state === 'waits' || p.state === 'confirmed'],
   ['Holds at once', (p) => p.state === 'holds' || p.state === 'taken-back'],
-  ['One test would decide', (p) => p.proposal.kind === 'test'],
-  ['Stays as it is', (p) => p.state === 'stays' && p.proposal.kind !== 'test'],
+  ['One test would decide', (p) => p.state === 'stays' && p.proposal.test !== null],
+  ['Stays as it is', (p) => p.state === 'stays' && p.proposal.test === null],
 ];
 
 /** What is said to the person. */
@@ -103,7 +103,13 @@ export function AfterClass(props: Props) {
                       <p className="font-semibold">{changeWords(p.proposal, units)}</p>
                       <p className="text-base">
                         {p.proposal.test !== null && `${testTitles[p.proposal.test] ?? p.proposal.test}. `}
-                        {whyWords(p.proposal)} <i className="not-italic text-ink-soft">“{sayWords[p.proposal.kind]}”</i>
+                        {whyWords(p.proposal)}{' '}
+                        {p.proposal.style != null && (
+                          <Link href={`/people/${p.personId}/coaching`} className={styleLink}>
+                            {p.proposal.style}
+                          </Link>
+                        )}{' '}
+                        <i className="not-italic text-ink-soft">“{sayWords[p.proposal.kind]}”</i>
                       </p>
                     </div>
                     <div className="flex gap-2">
@@ -153,10 +159,17 @@ export function AfterClass(props: Props) {
 function changeWords({ kind, from, to }: Proposal, units: UnitSystem): string {
   if (!to) return `${levelWords(from, units)}, ${printDose(from.dose)}`;
   const doseOnly = to.rung === from.rung && to.support === from.support && to.targetCm === from.targetCm;
-  return doseOnly && kind !== 'up'
-    ? `${levelWords(from, units)}: ${printDose(from.dose)} becomes ${printDose(to.dose)}`
-    : `${levelWords(from, units)} becomes ${levelWords(to, units)}, ${printDose(to.dose)}`;
+  if (doseOnly && kind !== 'up')
+    return `${levelWords(from, units)}: ${printDose(from.dose)} becomes ${printDose(to.dose)}`;
+  const [was, is] = [from.within?.words, to.within?.words];
+  const more = is === undefined || (is === was && to.rung === from.rung) ? '' : `, ${is}`;
+  const same = doseOnly && more !== '';
+  return same
+    ? `${levelWords(from, units)}: ${was ?? 'as before'} becomes ${is ?? ''}, ${printDose(to.dose)}`
+    : `${levelWords(from, units)} becomes ${levelWords(to, units)}${more}, ${printDose(to.dose)}`;
 }
+
+const styleLink = 'inline-flex min-h-11 items-center font-semibold underline decoration-rule underline-offset-4';
 
 const gradeWords = {
   D: 'a down-sign',

@@ -77,8 +77,9 @@ export function Shelves({
 
 function DoingWords({ doing }: { doing: Doing }) {
   if (!isVariant(doing)) return doing.why;
-  const { name, targetCm, support, spotter, turn, why, folded } = doing;
+  const { name, much, targetCm, support, spotter, turn, why, folded } = doing;
   const how = [
+    ...(much === undefined ? [] : [much]),
     ...(targetCm === null ? [] : [`${targetCm} cm`]),
     // What is said beside the name says it already.
     ...(handsAreNamed(name) || folded === 'held' ? [] : [handWords[support]]),

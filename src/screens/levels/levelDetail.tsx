@@ -159,7 +159,8 @@ export function doWords(level: Level, ladder: Ladder, units: UnitSystem): string
         ? ` It stands at ${shortLengthWords(level.targetCm, unitsOf[units].length)}, on something firm.`
         : ` Seat ${shortLengthWords(level.targetCm, unitsOf[units].length)}${built}, back to the wall.`;
   const load = level.loadKg === null ? '' : ` ${massWords(level.loadKg, unitsOf[units].mass)} held close.`;
-  return `${sentenceIn(does ?? '', units)}${seat} ${capital(level.supportWords)}.${load} ${capital(doseWords(level.dose, rung?.aSide))}.`;
+  const much = level.within ? ` ${capital(sentenceIn(level.within.words, units))}.` : '';
+  return `${sentenceIn(does ?? '', units)}${much}${seat} ${capital(level.supportWords)}.${load} ${capital(doseWords(level.dose, rung?.aSide))}.`;
 }
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -1,7 +1,7 @@
 import type { Ladder } from '../../../core/shapes/ladder';
 import { hands, hold, positions, practice, steadyS } from '../needs';
 
-const does = 'Up on the toes, down for three counts; then the heels stay and the toes come up.';
+const does = 'Up on the toes and slowly down; then the heels stay and the toes come up.';
 
 /** Heel raises and toe raises: ankles that lift the toes and catch a trip. House rules. */
 export const ankles = {
@@ -20,9 +20,14 @@ export const ankles = {
       seatedUnless: {
         needs: [positions(1), hold],
         name: 'Heels and toes, seated',
-        does: 'Sitting tall, feet flat, knees over the ankles: heels up, down for three counts; then the toes come up.',
+        does: 'Sitting tall, feet flat, knees over the ankles: heels up and slowly down; then the toes come up.',
         words: 'hands rest on the thighs',
       },
+      within: [
+        { dial: 'lowering', words: 'down for three counts' },
+        { dial: 'lowering', words: 'down for four counts' },
+        { dial: 'lowering', words: 'down for five counts' },
+      ],
       dose: 'reps',
       startsWith: { reps: 5 },
       load: false,
@@ -36,6 +41,11 @@ export const ankles = {
       floor: false,
       needs: [positions(2), hands('1', 'one hand is enough to hold on'), hold],
       freest: '1',
+      within: [
+        { dial: 'lowering', words: 'down for three counts' },
+        { dial: 'lowering', words: 'down for four counts' },
+        { dial: 'lowering', words: 'down for five counts' },
+      ],
       dose: 'reps',
       startsWith: { reps: 5 },
       load: false,
@@ -49,6 +59,11 @@ export const ankles = {
       floor: false,
       needs: [positions(3), hands('f', 'fingertips are enough'), hold],
       freest: 'f',
+      within: [
+        { dial: 'lowering', words: 'down for three counts' },
+        { dial: 'lowering', words: 'down for four counts' },
+        { dial: 'lowering', words: 'down for five counts' },
+      ],
       dose: 'reps',
       startsWith: { reps: 5 },
       load: false,
@@ -57,7 +72,7 @@ export const ankles = {
       rung: 4,
       loads: { hip: 'some', ankle: 'much' },
       name: 'Heel raise, one leg',
-      does: 'One foot off the floor: up on the toes, down for three counts, each leg.',
+      does: 'One foot off the floor: up on the toes and slowly down, each leg.',
       stance: 'one-leg',
       floor: false,
       needs: [
@@ -67,6 +82,11 @@ export const ankles = {
         hold,
       ],
       aSide: true,
+      within: [
+        { dial: 'lowering', words: 'down for three counts' },
+        { dial: 'lowering', words: 'down for four counts' },
+        { dial: 'lowering', words: 'down for five counts' },
+      ],
       dose: 'reps',
       startsWith: { reps: 5 },
       load: false,

@@ -27,6 +27,11 @@ export const stepUp = {
       floor: false,
       aSide: true,
       needs: [positions(3), step(0, 12), hold],
+      within: [
+        { dial: 'step', words: 'on the lowest step there is' },
+        { dial: 'step', words: 'on a step 5 cm higher, 12 cm at most', onStep: { overCm: 7, toCm: 12 } },
+      ],
+      withinAfterHands: true,
       dose: 'reps',
       load: false,
     },
@@ -39,6 +44,11 @@ export const stepUp = {
       floor: false,
       aSide: true,
       needs: [steadyS(5), stands(11), step(12, 20), hold],
+      within: [
+        { dial: 'step', words: 'on the lowest step over 12 cm' },
+        { dial: 'step', words: 'on a step 5 cm higher, 20 cm at most', onStep: { overCm: 17, toCm: 20 } },
+      ],
+      withinAfterHands: true,
       dose: 'reps',
       load: false,
     },

@@ -192,13 +192,19 @@ export class Runner {
       switch (effect.kind) {
         case 'keep': {
           const placed = await this.world.keep(kept.head, kept.events, effect.event, effect.safely);
-          if (placed === null) { this.lose(key); return; }
+          if (placed === null) {
+            this.lose(key);
+            return;
+          }
           kept.events.push(placed);
           this.input({ kind: 'kept', lane: key, event: placed, ...this.moment() });
           return;
         }
         case 'head': {
-          if (effect.closed) { await this.world.close(key); return; }
+          if (effect.closed) {
+            await this.world.close(key);
+            return;
+          }
           const { goWallMs, beatWallMs, stopAskedWallMs } = effect;
           const head = { ...kept.head, goWallMs, beatWallMs, stopAskedWallMs };
           this.kept.set(key, { ...kept, head });
