@@ -18,6 +18,7 @@ export default defineConfig({
           name: 'e2e',
           environment: 'node',
           include: ['e2e/**/*.e2e.ts'],
+          globalSetup: ['vitest.folder.ts'],
           testTimeout: 400_000,
           hookTimeout: 200_000,
           fileParallelism: false,

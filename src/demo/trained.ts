@@ -41,7 +41,7 @@ export const trainedGroups: readonly TrainedGroup[] = [
     ],
   },
   {
-    ...{ daysOn: [1, 3], time: '15:00', leader: 'Ivo Haldane' },
+    ...{ daysOn: [1, 4], time: '15:00', leader: 'Ivo Haldane' },
     templates: Array.from({ length: 16 }, (_, nth) => (nth === 4 ? 'chain' : 'intervals')),
     people: [
       someone('Gerda Paxton', 70, 'female', 12, 20),

@@ -3,7 +3,7 @@ import { levelAt } from '../level/assign';
 import { handChoices } from '../level/byHand';
 import { printLevelCode } from '../level/code';
 import { liftOn } from '../level/lift';
-import { isOpen, isOver } from '../level/standing';
+import { isOpen } from '../level/standing';
 import { withinAt } from '../level/within';
 import { supportWords } from '../level/support';
 import { supports, type Facts } from '../shapes/facts';
