@@ -4,6 +4,7 @@ import { formChecks } from '../../catalogue/form-checks/formChecks';
 import { accessories, ladders } from '../../catalogue/ladders';
 import { moves } from '../../catalogue/ladders/moves';
 import { parseLevelCode } from '../level/code';
+import type { Rung } from '../shapes/ladder';
 import { supports, type Pattern, type Support } from '../shapes/facts';
 import { breathLine, doseLine, handsLine, tempoLine } from './words';
 
@@ -86,12 +87,16 @@ test('nothing that may never stand on a card stands in its words, nor in the cue
     all.map((m) => formChecks.find((c) => c.code === m.checks[0])?.cue ?? ''),
   );
   const names = Object.values(moves).flatMap((all) => all.map((m) => m.name));
+  const howFar = [...ladders, ...accessories].flatMap((l) =>
+    l.rungs.flatMap((r: Rung) => r.within?.map((w) => w.words) ?? []),
+  );
   const said = [
     ...cardWords.hands.flatMap((r) => r.words ?? []),
     ...cardWords.home.rules,
     cardWords.aches,
     ...checks,
     ...names,
+    ...howFar,
   ];
   expect(said.filter((words) => never.test(words))).toEqual([]);
   // No movement begins with what not to do.

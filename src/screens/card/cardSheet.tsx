@@ -95,7 +95,7 @@ function Panel({ panel, units, stacked }: { panel: CardPanel; units: UnitSystem;
     ],
     ['My hands', [panel.hands, panel.helper].filter(Boolean).join(' ')],
     ['How many', panel.dose],
-    ['How far', panel.much],
+    ['How far', panel.much === null ? null : sentenceIn(panel.much, units)],
     ['How slowly', panel.tempo],
     ['Breath', panel.breath],
     ['Weight', panel.load === null ? null : sentenceIn(panel.load, units)],

@@ -3,6 +3,7 @@ import Link from 'next/link';
 import { useState } from 'react';
 import type { OutcomeKind } from '../../core/shapes/progress';
 import { printDose } from '../../core/level/code';
+import { sentenceIn } from '../../core/math/units';
 import type { UnitSystem } from '../../core/shapes/person';
 import type { Proposal, ProposalNow, SayProposals } from '../../core/train/proposals';
 import type { WrittenLine } from '../../core/shapes/classLog';
@@ -161,7 +162,7 @@ function changeWords({ kind, from, to }: Proposal, units: UnitSystem): string {
   const doseOnly = to.rung === from.rung && to.support === from.support && to.targetCm === from.targetCm;
   if (doseOnly && kind !== 'up')
     return `${levelWords(from, units)}: ${printDose(from.dose)} becomes ${printDose(to.dose)}`;
-  const [was, is] = [from.within?.words, to.within?.words];
+  const [was, is] = [from, to].map(({ within }) => within && sentenceIn(within.words, units));
   const more = is === undefined || (is === was && to.rung === from.rung) ? '' : `, ${is}`;
   const same = doseOnly && more !== '';
   return same

@@ -3,6 +3,8 @@ import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react';
 import { useEffect, useState } from 'react';
 import { nothingWhen } from '../../catalogue/swaps/nothingWhen';
 import { formChecks } from '../../catalogue/form-checks/formChecks';
+import { sentenceIn, shortLengthWords, unitsOf } from '../../core/math/units';
+import type { UnitSystem } from '../../core/shapes/person';
 import type { ClassLogContent } from '../../core/shapes/classLog';
 import type { Pattern, Side } from '../../core/shapes/facts';
 import { loadedJoints, type LoadedJoint } from '../../core/shapes/ladder';
@@ -12,6 +14,7 @@ import { Button } from '../touch/button';
 
 interface Props {
   readonly name: string;
+  readonly units: UnitSystem;
   /** What they do in this block; `null` in a block without work, or where they sit out. */
   readonly variant: Variant | null;
   readonly pattern: Pattern | null;
@@ -45,6 +48,7 @@ type Asked = 'what' | 'form' | 'pain' | 'stop' | 'swap';
 /** What was different with one person: one tap, and the screen is the class again. Nothing is ever typed here. */
 export function Different({
   name,
+  units,
   variant,
   pattern,
   round,
@@ -75,7 +79,7 @@ export function Different({
           {variant && (
             <p className="mt-1 text-lg">
               {variant.name}
-              {variant.targetCm !== null && `, ${variant.targetCm} cm`}
+              {variant.targetCm !== null && `, ${shortLengthWords(variant.targetCm, unitsOf[units].length)}`}
               {variant.why && `: ${variant.why}`}
             </p>
           )}
@@ -97,7 +101,7 @@ export function Different({
           {asked === 'form' && pattern && <Form pattern={pattern} checks={checks} say={say} />}
           {asked === 'pain' && <Pain pattern={pattern} say={say} />}
           {asked === 'swap' && variant && (
-            <Instead {...{ variant, findSwaps, swapped, note, close }} pain={() => setAsked('pain')} />
+            <Instead {...{ variant, units, findSwaps, swapped, note, close }} pain={() => setAsked('pain')} />
           )}
           {asked === 'stop' && pattern && <Stop pattern={pattern} set={round > 1 ? 'later' : 'first'} say={say} />}
         </DialogPanel>
@@ -294,12 +298,13 @@ const gradeWords = { '0-2': '0 to 2', '3-4': '3 or 4', '5+': '5 and over' } as c
 /** Two taps, the joint and how much; then at most three things to do instead, each open to them today. */
 function Instead({
   variant: { pattern, rung },
+  units,
   findSwaps,
   swapped,
   note,
   pain,
   close,
-}: Pick<Props, 'findSwaps' | 'swapped' | 'note' | 'close'> & { variant: Variant; pain: () => void }) {
+}: Pick<Props, 'units' | 'findSwaps' | 'swapped' | 'note' | 'close'> & { variant: Variant; pain: () => void }) {
   const [joint, setJoint] = useState<LoadedJoint | null>(null);
   const [side, setSide] = useState<Side | null>(null);
   const [grade, setGrade] = useState<SwapGrade | null>(null);
@@ -362,7 +367,7 @@ function Instead({
             className="min-h-20! justify-start! text-left text-xl whitespace-normal!"
             onClick={() => did(o.code, o.changes)}
           >
-            <b className="num mr-4">{o.code.split('/')[0]}</b> {[o.name, ...o.changes].join(', ')}
+            <b className="num mr-4">{o.code.split('/')[0]}</b> {sentenceIn([o.name, ...o.changes].join(', '), units)}
           </Button>
         ))}
         {offers.length > 0 && joint && (

@@ -1,5 +1,6 @@
 'use client';
 import { useCallback, useMemo, useState } from 'react';
+import type { UnitSystem } from '../../core/shapes/person';
 import type { ClassPlan } from '../../core/train/plan';
 import type { ClassLogContent, WrittenLine } from '../../core/shapes/classLog';
 import type { LoadedJoint } from '../../core/shapes/ladder';
@@ -28,6 +29,7 @@ import { useTones } from './useTones';
 interface Props {
   readonly classKey: string;
   readonly plan: ClassPlan;
+  readonly units: UnitSystem;
   readonly lines: readonly WrittenLine[];
   /** Form checks by rung, `S5`. */
   readonly checks: Readonly<Record<string, readonly string[]>>;
@@ -59,7 +61,7 @@ const toneWords: Readonly<Record<ToneKind, string>> = {
  * A class while it runs, for the person in front: what is now, huge; who is on what at the edge, each name one tap from what
  * was different; four to look at. Time is read from the wall clock, so a reload or a sleep lands where the class is.
  */
-export function RunClass({ classKey, plan, lines: known, checks, helpers, helper, findSwaps }: Props) {
+export function RunClass({ classKey, plan, units, lines: known, checks, helpers, helper, findSwaps }: Props) {
   const timeline = useMemo(() => compile(plan.laid), [plan.laid]);
   const log = useClassLog(classKey, known);
   const events = useMemo(() => clockOf(log.lines), [log.lines]);
@@ -129,7 +131,7 @@ export function RunClass({ classKey, plan, lines: known, checks, helpers, helper
           <Last lines={log.lines} writer={log.writer} plan={plan} note={log.note} />
         </div>
         <Shelves
-          {...{ plan, there, of }}
+          {...{ plan, units, there, of }}
           lines={log.lines}
           choose={setWho}
           withWhom={(id) => (helper === null ? (helpers.find((h) => h.id === given.get(id))?.name ?? null) : null)}
@@ -219,6 +221,7 @@ export function RunClass({ classKey, plan, lines: known, checks, helpers, helper
       {chosen && (
         <Different
           name={chosen.short}
+          units={units}
           variant={chosenDoing && isVariant(chosenDoing) ? chosenDoing : null}
           pattern={part?.pattern ?? null}
           round={span?.round ?? 1}

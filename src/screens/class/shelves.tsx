@@ -1,4 +1,6 @@
 import { shelves, type Shelf } from '../../core/shapes/class';
+import { sentenceIn, shortLengthWords, unitsOf } from '../../core/math/units';
+import type { UnitSystem } from '../../core/shapes/person';
 import { isVariant, type Doing } from '../../core/train/variant';
 import { handsAreNamed, handWords } from '../levels/levelWords';
 import type { ClassPlan } from '../../core/train/plan';
@@ -11,6 +13,7 @@ const shelfWords: Readonly<Record<Shelf, string>> = { A: 'A, at the wall', B: 'B
 /** Who is on what, where they stand; what was tapped of them stands beside the name. */
 export function Shelves({
   plan,
+  units,
   there,
   of,
   lines,
@@ -18,6 +21,7 @@ export function Shelves({
   withWhom,
 }: {
   plan: ClassPlan;
+  units: UnitSystem;
   there: ReadonlySet<string>;
   of: (id: string) => Doing | null;
   lines: readonly WrittenLine[];
@@ -59,7 +63,7 @@ export function Shelves({
                       >
                         <span className="w-32 shrink-0 text-lg font-bold">{w.short}</span>
                         <span className="min-w-0 text-base leading-5">
-                          {doing && <DoingWords doing={doing} />}
+                          {doing && <DoingWords doing={doing} units={units} />}
                           {withWhom(w.id) !== null && <span className="block">with {withWhom(w.id)}</span>}
                           {noted.has(w.id) && <b className="block">{noted.get(w.id)}</b>}
                         </span>
@@ -75,12 +79,12 @@ export function Shelves({
   );
 }
 
-function DoingWords({ doing }: { doing: Doing }) {
+function DoingWords({ doing, units }: { doing: Doing; units: UnitSystem }) {
   if (!isVariant(doing)) return doing.why;
   const { name, much, targetCm, support, spotter, turn, why, folded } = doing;
   const how = [
-    ...(much === undefined ? [] : [much]),
-    ...(targetCm === null ? [] : [`${targetCm} cm`]),
+    ...(much === undefined ? [] : [sentenceIn(much, units)]),
+    ...(targetCm === null ? [] : [shortLengthWords(targetCm, unitsOf[units].length)]),
     // What is said beside the name says it already.
     ...(handsAreNamed(name) || folded === 'held' ? [] : [handWords[support]]),
     ...(spotter === null

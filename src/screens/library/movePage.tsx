@@ -72,6 +72,18 @@ export function MovePage({ rules, ladder, rung, move, poses, coached, units }: P
             />
           )}
           {move && <Taught move={move} coached={coached} />}
+          {rung.within && (
+            <section aria-labelledby="within" className="mt-5">
+              <Heading id="within">How far, least first</Heading>
+              <ol className="mt-1 list-decimal pl-6">
+                {rung.within.map(({ words }) => (
+                  <li key={words} className="py-1">
+                    {sentenceIn(words, units)}
+                  </li>
+                ))}
+              </ol>
+            </section>
+          )}
         </div>
         <div className="space-y-6">
           {move && <LookAt move={move} checks={checksFirst(move.checks, coached)} />}

@@ -4,6 +4,7 @@ import { RunClass } from '../../../../screens/class/runClass';
 import { readClass, rungsIn } from '../../../../use-cases/classes';
 import { findClassSwaps } from '../actions';
 import { readHelpers } from '../../../../use-cases/helpers';
+import { readPlace } from '../../../../use-cases/places';
 import { theDesk } from '../../../../use-cases/desk';
 
 export const metadata: Metadata = { title: 'Class' };
@@ -27,6 +28,7 @@ export default async function RunPage({ params, searchParams }: Asked) {
     <RunClass
       classKey={key}
       plan={found.plan}
+      units={(await readPlace(desk)).units}
       lines={found.lines}
       checks={rungsIn(found.plan).checks}
       helpers={helpers}
