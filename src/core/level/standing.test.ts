@@ -1,7 +1,15 @@
 import { expect, test } from 'vitest';
 import type { Ladder } from '../shapes/ladder';
 import type { Level, LevelsAnswer } from './answer';
-import { isOver, standingsOf, trainedLevels, waitingLevels, type Decided, type DecisionKind } from './standing';
+import {
+  isOver,
+  shownLevel,
+  standingsOf,
+  trainedLevels,
+  waitingLevels,
+  type Decided,
+  type DecisionKind,
+} from './standing';
 
 const ladders = [{ pattern: 'S' }, { pattern: 'L' }] as unknown as readonly Ladder[];
 const level = (rung: number, more: Partial<Level> = {}): Level =>
@@ -63,6 +71,20 @@ test('the newest decision is the one in force', () => {
     [2],
   ]);
 });
+test('what is shown keeps how much of the rung is done, and what keeps the next rung is told as of today', () => {
+  const block = (text: string) => ({ rung: 6, fact: 'shown', text }) as unknown as Level['blockers'][number];
+  const within = (step: number, words: string) => ({ within: { step, words } });
+  const shown = (ceiling: Level, inForce: Level) => {
+    const [standing] = standingsOf(ladders, open(ceiling), [decided(inForce, '2026-02-25', 'class')], '2026-02-23');
+    return standing && shownLevel(standing);
+  };
+  const today = level(5, { ...within(0, 'a little'), blockers: [block('thirteen stands')] });
+  // The same code: today's reasons, and as much of it as was reached.
+  expect(shown(today, level(5, within(2, 'all of it')))).toMatchObject({ ...within(2, 'all of it') });
+  const then = level(4, { ...within(1, 'half'), blockers: [block('not seen clean yet')] });
+  expect(shown(today, then)).toMatchObject({ rung: 4, ...within(1, 'half'), blockers: [{ text: 'thirteen stands' }] });
+});
+
 test('over: a higher rung, freer hands, a lower seat, more weight', () => {
   const ceiling = level(5, { loadKg: 2 });
   expect(isOver(level(6), ceiling)).toBe(true);

@@ -118,6 +118,16 @@ export const waitingLevel = ({ state, ceiling }: Standing): Level | null =>
 export const waitingLevels = (standings: readonly Standing[]): Level[] =>
   standings.flatMap((s) => waitingLevel(s) ?? []);
 
+/**
+ * The level that is shown of a ladder: what holds below the rules, with what keeps the rungs over it today; else what the rules
+ * give, with the reasons of today. `null` where nothing is open.
+ */
+export function shownLevel({ state, ceiling, inForce }: Standing): Level | null {
+  if (!isOpen(ceiling)) return null;
+  const held = state === 'holds' ? inForce?.level : undefined;
+  return held && held.code !== ceiling.code ? { ...held, blockers: ceiling.blockers } : ceiling;
+}
+
 /** The level to train on today; `null` where none is in force, or what is must not be done today. */
 export const trainedLevel = ({ state, inForce }: Standing): Level | null =>
   inForce && state !== 'over' && state !== 'closed' && state !== 'aside' ? inForce.level : null;

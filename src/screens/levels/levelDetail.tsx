@@ -180,7 +180,7 @@ export function NextRung({ from, blockers, ladder }: Above) {
   return (
     <>
       <Lines title={`Opens the next: ${next.name}`}>
-        {of(next.rung).length === 0 && <li>Open by the rules; it was set lower by hand.</li>}
+        {of(next.rung).length === 0 && <li>Open by the rules; by hand or by classes it stands lower.</li>}
         {of(next.rung).map((b) => (
           <li key={b.fact} className="first-letter:uppercase" data-testid="opens-next">
             {b.text}

@@ -2,7 +2,7 @@ import type { CardFigure } from '../../core/card/cards';
 import type { Level } from '../../core/level/answer';
 import type { Coached } from '../../core/level/coaching';
 import { sentencesIn } from '../../core/math/units';
-import { trainedLevels, waitingLevels } from '../../core/level/standing';
+import { shownLevel, trainedLevels, waitingLevels } from '../../core/level/standing';
 import { ofKind } from '../../core/intake/entries';
 import type { Pattern } from '../../core/shapes/facts';
 import type { LevelRules } from '../../core/shapes/ladder';
@@ -51,9 +51,8 @@ export function LevelScreen({ view, rules, words, beside, coached, confirm, say,
     const standing = standings.find((s) => s.pattern === ladder.pattern);
     const ceiling = levels.levels.find((l) => l.pattern === ladder.pattern);
     // What somebody’s word holds under the rules stands on the bars, not what they could give.
-    // With today's reasons where it is the same.
-    const held = standing?.state === 'holds' ? standing.inForce?.level : undefined;
-    const level = ceiling && held && held.code !== ceiling.code ? sentencesIn(held, units) : ceiling;
+    const shown = standing && shownLevel(standing);
+    const level = ceiling && shown ? sentencesIn(shown, units) : ceiling;
     const blockers = ceiling?.blockers ?? levels.closed.find((c) => c.pattern === ladder.pattern)?.blockers ?? [];
     const earlier = decided.flatMap((c) => (c.level.pattern === ladder.pattern ? [c.level.rung] : []));
     const word = wordProps(words, standing, ladder, units);

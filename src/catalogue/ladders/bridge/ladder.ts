@@ -41,7 +41,7 @@ export const bridge = {
       loads: { hip: 'some', back: 'some' },
       flags: ['head-low'],
       name: 'Two-foot, floor',
-      does: 'On the mat, feet hip width, heels about 30 cm from the seat; lift by the hips, not the back.',
+      does: 'On the mat, feet hip width, heels about 25 cm from the seat; lift by the hips, not the back.',
       stance: 'lying',
       floor: true,
       needs: [getsUp, mat],
