@@ -16,7 +16,12 @@ const contents = {
   absent: exactly({ kind: kind('absent') }),
   seen: exactly({ kind: kind('seen'), pattern: pattern() }),
   asked: exactly({ kind: kind('asked'), what: oneOf(['pain', 'effort', 'next-day']).required('is needed') }),
-  fewer: exactly({ kind: kind('fewer'), pattern: pattern(), half: oneOf(['more', 'less']).required('is needed') }),
+  fewer: exactly({
+    ...{ kind: kind('fewer'), pattern: pattern(), half: oneOf(['more', 'less']).required('is needed') },
+    done: exactly({ of: oneOf(['rounds', 'each']).required('is needed'), n: wholeIn(1, 60).required('is needed') })
+      .optional()
+      .default(undefined),
+  }),
   form: exactly({
     ...{ kind: kind('form'), pattern: pattern(), check: oneOf(formCheckCodes).required('is needed') },
     putRight: yesNo().required('is needed'),

@@ -1,6 +1,7 @@
 import type { Level } from '../core/level/answer';
 import { withAccessories } from '../core/level/assign';
 import { isAllowed } from '../core/level/lift';
+import { cappedTo } from '../core/level/standing';
 import { addDays } from '../core/math/days';
 import { ladderKey, patterns, type Facts, type IsoDate, type Pattern } from '../core/shapes/facts';
 import type { LevelRules } from '../core/shapes/ladder';
@@ -255,7 +256,8 @@ function proposalsOf(
     const decided = inForce.get(ladder.pattern);
     const newer = view.lastTestedOn !== null && decided !== undefined && view.lastTestedOn > decided.decidedOn;
     const past = pastOf(one, classes, ladder.pattern);
-    if (!decided || decided.level.code !== level.code || newer || past[0]?.key !== key) return [];
+    if (!decided || cappedTo(decided.level, level.doseCaps).code !== level.code || newer || past[0]?.key !== key)
+      return [];
     return [
       {
         ...{ level, ladder, past, next: nextDial(rules, facts, ladder, level, testOfFact) },

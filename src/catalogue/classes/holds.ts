@@ -26,7 +26,13 @@ export const holds: ClassTemplate = {
     { id: 'walk', kind: 'walk', title: 'Walk, water', minutes: 1.5 },
     {
       ...{ id: 'w', kind: 'work', title: 'Wide, held', minutes: 5 },
-      parts: [{ pattern: 'W', scheme: 'h15x3', restS: 75, shelves: { A: ['W1-2'], B: ['W3'], C: ['W4-5'] } }],
+      parts: [
+        {
+          // The next rung opens by a hold of half a minute; a minute of rest is left then.
+          ...{ pattern: 'W', scheme: 'h15x3', restS: 75, longestS: 30 },
+          shelves: { A: ['W1-2'], B: ['W3'], C: ['W4-5'] },
+        },
+      ],
       cues: ['Sit between your feet', 'Count', 'Ribs soft'],
     },
     {

@@ -1,5 +1,6 @@
 import type { Dose } from '../shapes/dose';
 import type { Pattern, Support } from '../shapes/facts';
+import type { DoseCaps } from './dose';
 
 /** A fact that opened the rung, or changed how it is done, in words. */
 export interface Reason {
@@ -68,6 +69,8 @@ export interface Level {
   readonly within?: { readonly step: number; readonly words: string };
   readonly loadKg: number | null;
   readonly dose: Dose;
+  /** What caps the dose today, however long somebody trained; left out where nothing does. */
+  readonly doseCaps?: DoseCaps;
   readonly code: string;
   readonly missing: string | null;
   /** A movement of the hall’s own, as it was then. */

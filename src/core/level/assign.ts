@@ -13,7 +13,7 @@ import type { Ladder, LevelRules, Need, Rung } from '../shapes/ladder';
 import type { Blocker, Caution, ClosedLadder, Dial, Level, LevelsAnswer, Reason } from './answer';
 import { hardest, limiterBlock, type Block } from './blocks';
 import { printLevelCode } from './code';
-import { halved, startingDose } from './dose';
+import { halved, startingDose, type DoseCaps } from './dose';
 import { aidWords } from './hover';
 import { limitersInForce, type LimiterInForce } from '../intake/inForce';
 import { askFirstKindOf, changesOf, closing, closingOwn, readinessOf } from './limits';
@@ -220,6 +220,7 @@ function levelFrom(ladder: Ladder, given: Judged, judged: readonly Judged[], one
   const load = loadFor(pattern, rung, hands.support, one, carried !== false);
   const missing = [target.missing, load.missing].filter((m) => m !== null).join('; ');
   const form = formOf(given, one);
+  const caps = doseCaps(pattern, one);
   const code = {
     pattern,
     rung: rung.rung,
@@ -245,6 +246,7 @@ function levelFrom(ladder: Ladder, given: Judged, judged: readonly Judged[], one
     ...withinAt(rung, 0),
     loadKg: load.kg,
     dose,
+    ...(Object.keys(caps).length > 0 ? { doseCaps: caps } : {}),
     code: printLevelCode(code),
     missing: missing === '' ? null : missing,
     reasons: [...reasonsOf([...given.person, ...given.place]), ...hands.reasons, ...target.reasons()],
@@ -287,11 +289,10 @@ interface Dialled {
 function asItIs(ladder: Ladder, judged: Judged, one: Case): Dialled {
   const { rung, support } = judged;
   const target = judged.target();
-  const caps = { holdS: holdCapS(one), reps: repsCap(ladder.pattern, one) };
   return {
     hands: handsOnRail(handsByWord(ladder.pattern, rung, support, one), target, one),
     target,
-    dose: startingDose(ladder, rung, one.rules, one.readings, one.facts, caps),
+    dose: startingDose(ladder, rung, one.rules, one.readings, one.facts, doseCaps(ladder.pattern, one)),
     dial: null,
   };
 }
@@ -605,14 +606,17 @@ function loadFor(
   return tap ? nothing : { kg: null, missing: `a weight of at most ${most} kg` };
 }
 
-function repsCap(pattern: Pattern, { inForce }: Case): number {
-  const caps = changesOf(inForce, 'reps-cap').filter(({ change }) => change.pattern === pattern);
-  return Math.min(Infinity, ...caps.map(({ change }) => change.reps));
-}
-
-function holdCapS(one: Case): number {
-  const caps = changesOf(one.inForce, 'hold-cap').map(({ change }) => change.seconds);
-  return Math.min(Infinity, ...caps, ...(one.askFirst ? [one.rules.house.askFirstHoldS] : []));
+/** The least of all that caps a dose; nothing where nothing does. */
+function doseCaps(pattern: Pattern, { inForce, askFirst, rules }: Case): DoseCaps {
+  const reps = changesOf(inForce, 'reps-cap').flatMap(({ change }) => (change.pattern === pattern ? change.reps : []));
+  const holds = [
+    ...changesOf(inForce, 'hold-cap').map(({ change }) => change.seconds),
+    ...(askFirst ? [rules.house.askFirstHoldS] : []),
+  ];
+  return {
+    ...(holds.length > 0 ? { holdS: Math.min(...holds) } : {}),
+    ...(reps.length > 0 ? { reps: Math.min(...reps) } : {}),
+  };
 }
 
 /** The facts behind the given rung and those under it, each said once, at the highest it was asked for. */

@@ -3,11 +3,19 @@ import type { Facts } from '../shapes/facts';
 import type { HouseRules, Ladder, LevelRules, MeasuredFactId, Rung } from '../shapes/ladder';
 import type { Readings } from './needs';
 
-/** What caps a dose besides the rules: a limiter, or a question that is open. */
+/** What caps a dose besides the rules: a limiter, or a question that is open; what nothing caps is left out. */
 export interface DoseCaps {
-  readonly holdS: number;
-  readonly reps: number;
+  readonly holdS?: number;
+  readonly reps?: number;
 }
+
+/** A dose no longer and no more at once than what caps it. */
+export const cappedDose = (dose: Dose, { holdS = Infinity, reps = Infinity }: DoseCaps = {}): Dose =>
+  dose.kind === 'holds'
+    ? { ...dose, holdS: Math.min(dose.holdS, holdS) }
+    : dose.kind === 'intervals'
+      ? dose
+      : { ...dose, reps: Math.min(dose.reps, reps) };
 
 /**
  * What a level starts with: half of what was counted or held where a test tells, within the house limits; more rounds
@@ -26,7 +34,7 @@ export function startingDose(
   if (rung.dose === 'holds') {
     const held = rung.stance === 'two-foot' ? read(doseFrom?.held) : undefined;
     const half = held?.state === 'fresh' ? Math.floor(holds.share * (held.measured ?? 0)) : holds.leastS;
-    return { kind: 'holds', holdS: Math.min(caps.holdS, clamp(half, holds.leastS, holds.mostS)), sets: holds.times };
+    return cappedDose({ kind: 'holds', holdS: clamp(half, holds.leastS, holds.mostS), sets: holds.times }, caps);
   }
   const rising = rung.rising;
   const count = read(rising === 'with-hands' ? doseFrom?.withHands : doseFrom?.free);
@@ -43,11 +51,8 @@ export function startingDose(
     if (rung.ownTest === undefined) return side;
     return clamp(Math.floor(reps.share * (read(rung.ownTest)?.measured ?? 0)), reps.least, side);
   })();
-  return {
-    kind: 'reps',
-    reps: Math.min(caps.reps, start),
-    sets: rung.startsWith?.rounds ?? (rising ? reps.rising.rounds : roundsAfter(facts.sessionsLogged, house)),
-  };
+  const sets = rung.startsWith?.rounds ?? (rising ? reps.rising.rounds : roundsAfter(facts.sessionsLogged, house));
+  return cappedDose({ kind: 'reps', reps: start, sets }, caps);
 }
 
 /** More rounds with the classes behind them. */

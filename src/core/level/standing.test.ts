@@ -95,3 +95,15 @@ test('over: a higher rung, freer hands, a lower seat, more weight', () => {
   expect(isOver(level(5, { loadKg: 3 }), ceiling)).toBe(true);
   expect(isOver(ceiling, ceiling)).toBe(false);
 });
+test('a cap of the dose that came later holds at once, and lapses with what asked for it; the level stays in force', () => {
+  const held = level(6, { dose: { kind: 'holds', holdS: 15, sets: 3 }, code: 'S6/46/h@h15x3' });
+  const on = (ceiling: Level, inForce = held) =>
+    standingsOf(ladders, open(ceiling), [decided(inForce, '2026-02-25', 'class')], '2026-02-23')[0];
+  const capped = on(level(6, { doseCaps: { holdS: 10 } }));
+  expect(capped?.inForce?.level).toMatchObject({ dose: { holdS: 10 }, code: 'S6/46/h@h10x3', doseCaps: { holdS: 10 } });
+  expect(capped?.state).toBe('holds');
+  // What was capped when it was decided is not, once nothing caps it.
+  const before = { ...held, doseCaps: { holdS: 15 } };
+  expect(on(level(6), before)?.inForce?.level).not.toHaveProperty('doseCaps');
+  expect(on(level(6), before)?.inForce?.level.code).toBe('S6/46/h@h15x3');
+});

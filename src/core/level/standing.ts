@@ -9,6 +9,8 @@ import {
 } from '../shapes/facts';
 import type { Ladder } from '../shapes/ladder';
 import type { ClosedLadder, Level, LevelsAnswer } from './answer';
+import { printDose, printLevelCode } from './code';
+import { cappedDose } from './dose';
 import { carriedWithin } from './within';
 
 /** What a decision was made of: a test, what was seen in classes, the instructor’s own word, or a day’s swap. */
@@ -61,13 +63,26 @@ export function standingsOf(
     const isMine = (l: Pick<Level, 'pattern' | 'rung' | 'own'>): boolean =>
       !l.own && l.pattern === pattern && (!setPatterns.has(pattern) || rungs.some((r) => r.rung === l.rung));
     const shut = answer.closed.find((l) => l.pattern === pattern)?.blockers ?? [];
-    const inForce = decided.findLast((d) => isMine(d.level)) ?? null;
+    const said = decided.findLast((d) => isMine(d.level)) ?? null;
     const given = answer.levels.find(isMine);
+    const inForce = said && given ? { ...said, level: cappedTo(said.level, given.doseCaps) } : said;
     const ceiling = given
       ? carriedWithin(given, inForce?.level)
       : { pattern, blockers: shut.filter((b) => isMine({ pattern, ...b })) };
     return { pattern, ceiling, inForce, state: stateOf(ceiling, inForce, lastTestedOn) };
   });
+}
+
+/** A level with its dose as far as today's caps let it: no log and nobody's yes passes them. */
+export function cappedTo(level: Level, doseCaps: Level['doseCaps']): Level {
+  const { doseCaps: then, ...own } = level;
+  if (!doseCaps) return then ? own : level;
+  const dose = cappedDose(level.dose, doseCaps);
+  const same = printDose(dose) === printDose(level.dose);
+  return {
+    ...{ ...own, dose, doseCaps },
+    code: same ? level.code : printLevelCode({ ...level, heightCm: level.targetCm, dose }),
+  };
 }
 
 function stateOf(ceiling: Level | ClosedLadder, inForce: Decided | null, lastTestedOn: IsoDate | null): StandingState {

@@ -36,6 +36,8 @@ export interface Part {
   readonly tempo?: readonly [upS: number, downS: number];
   /** Seconds between rounds, where the scheme does not say them. */
   readonly restS?: number;
+  /** Of holds: whoever holds longer by their own dose goes on into the rest, up to so many seconds. */
+  readonly longestS?: number;
 }
 
 export interface ClassBlock {

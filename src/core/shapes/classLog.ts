@@ -9,6 +9,12 @@ export type StopWhy = (typeof stopWhys)[number];
 export const notDoneWhys = ['time', 'late', 'wish', 'other'] as const;
 export type NotDoneWhy = (typeof notDoneWhys)[number];
 
+/** So many whole rounds, or so many repetitions (of a hold seconds) in each. */
+export interface DoneOf {
+  readonly of: 'rounds' | 'each';
+  readonly n: number;
+}
+
 /** What was different with somebody, or seen of them; everything else is taken to have been done clean. */
 export type ClassLogContent =
   | { readonly kind: 'present' }
@@ -17,7 +23,13 @@ export type ClassLogContent =
   | { readonly kind: 'seen'; readonly pattern: Pattern }
   /** A question was put to the whole room: whoever is not tapped answered no. */
   | { readonly kind: 'asked'; readonly what: 'pain' | 'effort' | 'next-day' }
-  | { readonly kind: 'fewer'; readonly pattern: Pattern; readonly half: 'more' | 'less' }
+  | {
+      readonly kind: 'fewer';
+      readonly pattern: Pattern;
+      readonly half: 'more' | 'less';
+      /** How many, where somebody counted. */
+      readonly done?: DoneOf;
+    }
   | {
       readonly kind: 'form';
       readonly pattern: Pattern;

@@ -23,7 +23,8 @@ const patternOf = (content: ClassLogContent) => ('pattern' in content ? content.
 
 /** The same thing told twice, not alike. */
 function differs(a: ClassLogContent, b: ClassLogContent): boolean {
-  if (a.kind === 'fewer' && b.kind === 'fewer') return a.half !== b.half;
+  if (a.kind === 'fewer' && b.kind === 'fewer')
+    return a.half !== b.half || (a.done?.of === b.done?.of && a.done?.n !== b.done?.n);
   if (a.kind === 'effort' && b.kind === 'effort') return a.value !== b.value;
   if (a.kind === 'pain' && b.kind === 'pain') return a.joint === b.joint && a.side === b.side && a.level !== b.level;
   if (a.kind === 'form' && b.kind === 'form') return a.check === b.check && a.putRight !== b.putRight;

@@ -12,8 +12,12 @@ import {
   type SessionFactName,
   type SessionFacts,
 } from '../shapes/progress';
+import { levelRules } from '../../catalogue/rules';
+import { levelAt, withAccessories } from '../level/assign';
 import { parseDose, printDose } from '../level/code';
-import { doseUp, halfDose, isTopDose, lessDose } from './doseSteps';
+import { done, legs, someone, stands } from '../level/madeUp';
+import { isOpen } from '../level/standing';
+import { doneChoices, doneDose, doseUp, halfDose, isHalf, isTopDose, lessDose } from './doseSteps';
 import { gradeOf } from './grade';
 import { outcomeOf } from './outcome';
 
@@ -167,10 +171,11 @@ describe('who stays on a level', () => {
 });
 
 describe('steps of the dose', () => {
-  const rungOf = (code: string) =>
-    [...ladders, ...accessories]
-      .find((l) => l.pattern === code.charAt(0))
-      ?.rungs.find((r) => r.rung === Number(code.charAt(1)));
+  const ladderOf = (code: string) => {
+    const found = [...ladders, ...accessories].find((l) => l.pattern === code.charAt(0));
+    if (!found) throw new Error(code);
+    return found;
+  };
   const level = (code: string, dose: string) => {
     const parsed = parseDose(dose);
     if (!parsed) throw new Error(dose);
@@ -184,15 +189,35 @@ describe('steps of the dose', () => {
     ['S5', '5e30x8', '5e30x9 5e30x10'],
     ['S5', '30/15x2', '30/15x3'],
     ['H8', '5x1', '6x1'],
+    // A rung above opens by a hold of thirty seconds, of W5 by twenty; K1 opens nothing so.
+    ['W4', 'h5x3', 'h10x3 h15x3 h20x3 h30x3'],
+    ['W5', 'h15x3', 'h20x3'],
+    ['K2', 'h15x3', 'h20x3 h30x3'],
+    ['K1', 'h10x3', 'h15x3'],
   ])('%s from %s: %s, and then it is at its top', (code, from, steps) => {
     let now = level(code, from);
     const walked: string[] = [];
-    while (!isTopDose(now, rungOf(code))) {
-      now = { ...now, dose: doseUp(now, rungOf(code)) };
+    while (!isTopDose(now, ladderOf(code))) {
+      now = { ...now, dose: doseUp(now, ladderOf(code)) };
       walked.push(printDose(now.dose));
     }
     expect(walked.join(' ')).toBe(steps);
-    expect(doseUp(now, rungOf(code))).toEqual(now.dose);
+    expect(doseUp(now, ladderOf(code))).toEqual(now.dose);
+  });
+  test('what a limiter caps is at its top there, however long somebody trained: ten seconds with the head not low', () => {
+    const head = someone({
+      results: [stands(14), done('four-stage', 4), ...legs(20)],
+      limiters: [{ kind: 'head-low' }],
+    });
+    const wide = levelAt(withAccessories(levelRules), head, 'W', 4, null);
+    if (!isOpen(wide)) throw new Error('W4 is closed');
+    expect(wide.doseCaps).toEqual({ holdS: 10 });
+    const ten = { ...wide, dose: doseUp(wide, ladderOf('W4')) };
+    expect([printDose(wide.dose), printDose(ten.dose), isTopDose(ten, ladderOf('W4'))]).toEqual([
+      'h5x3',
+      'h10x3',
+      true,
+    ]);
   });
   test('half of a dose, and a round or a third less, is never nothing and never more', () => {
     const of = (dose: string) => level('S5', dose).dose;
@@ -202,5 +227,30 @@ describe('steps of the dose', () => {
     expect(['10x2', '9x1', '1x1', 'h15x3', '5e30x6'].map((d) => printDose(lessDose(of(d))))).toEqual([
       ...['10x1', '6x1', '1x1', 'h15x2', '5e30x5'],
     ]);
+  });
+  test.each<[string, 'rounds' | 'each', number, string, boolean]>([
+    ['10x2', 'rounds', 1, '10x1', true],
+    ['10x3', 'rounds', 1, '10x1', false],
+    ['10x2', 'each', 5, '5x2', true],
+    ['10x2', 'each', 4, '4x2', false],
+    ['h15x3', 'each', 10, 'h10x3', true],
+    ['h15x3', 'rounds', 1, 'h15x1', false],
+    ['5e30x6', 'rounds', 3, '5e30x3', true],
+    ['5e30x6', 'each', 2, '2e30x6', false],
+    ['30/15x3', 'rounds', 2, '30/15x2', true],
+    // Nobody is set to more than was asked.
+    ['5x2', 'each', 8, '5x2', true],
+  ])('of %s %s %i done is %s, at least half: %s', (asked, kind, n, done, half) => {
+    const of = level('S5', asked).dose;
+    expect([printDose(doneDose(of, { of: kind, n })), isHalf(of, { of: kind, n })]).toEqual([done, half]);
+  });
+  test('what may be tapped of a dose cut short is always less than the dose', () => {
+    for (const asked of ['10x2', '1x1', 'h15x3', 'h5x1', '5e30x6', '30/15x3']) {
+      const of = level('S5', asked).dose;
+      for (const [kind, all] of Object.entries(doneChoices(of)))
+        for (const n of all)
+          expect(printDose(doneDose(of, { of: kind as 'rounds' | 'each', n }))).not.toBe(printDose(of));
+    }
+    expect(doneChoices(level('S5', 'h15x3').dose)).toEqual({ rounds: [1, 2], each: [5, 10] });
   });
 });

@@ -5,7 +5,7 @@ import { patterns, type Pattern } from '../shapes/facts';
 import type { OutcomeKind, OutcomeRow } from '../shapes/progress';
 import type { PersonId } from '../shapes/person';
 import { daysBetween } from '../math/days';
-import { doseUp, halfDose, isTopDose, lessDose } from './doseSteps';
+import { doneDose, doseUp, halfDose, isTopDose, lessDose } from './doseSteps';
 import type { NextDial } from './dials';
 import { awayFrom } from './away';
 import { outcomeOf } from './outcome';
@@ -97,7 +97,6 @@ function proposalOn(
   const before = earlier.find(
     (s) => s.grade !== null && s.rung === today.rung && daysBetween(s.day, today.day) <= beforeDays,
   );
-  const rung = ladder.rungs.find((r) => r.rung === level.rung);
   const rests = found.dial && restsUntil(found.dial, moves, today.day);
   const next: NextDial = rests
     ? { ...found, state: 'need', level: null, why: `it went up and back twice: not again before ${rests}` }
@@ -105,13 +104,13 @@ function proposalOn(
   const { row, kind, halfDoseFor } = outcomeOf({
     ...{ today: today.grade, before: before?.grade ?? null, firstTwoClasses, wentUp },
     ...{
-      topDose: isTopDose(level, rung),
-      topBefore: before !== undefined && isTopDose({ ...level, dose: ownDose(before) }, rung),
+      topDose: isTopDose(level, ladder),
+      topBefore: before !== undefined && isTopDose({ ...level, dose: ownDose(before) }, ladder),
     },
     ...{ dial: next.state, riskDial: next.risk },
   });
   const whole = kind === 'dose-up' ? wholeAgain(level, moves, past) : null;
-  const to = whole ?? changedBy(kind, level, rung, next, undone(level, moves, past) ?? general);
+  const to = whole ?? changedBy(kind, level, ladder, next, undone(level, moves, past) ?? general, today);
   // Of who goes on nobody asks how long they stay.
   const stays = kind === 'stay' ? stuckOn(sessionsOn(level, past, moves), next.decides, style) : null;
   return {
@@ -133,9 +132,10 @@ const ownDose = ({ code, dose }: PastSession): Level['dose'] => parseLevelCode(c
 function changedBy(
   kind: OutcomeKind,
   level: Level,
-  rung: Ladder['rungs'][number] | undefined,
+  ladder: Ladder,
   next: NextDial,
   back: Level,
+  today: PastSession,
 ): Level | null {
   const dosed = (dose: Level['dose']): Level => ({
     ...level,
@@ -146,10 +146,11 @@ function changedBy(
     case 'back':
       return back.code === level.code ? dosed(halfDose(level.dose)) : back;
     case 'less':
-    case 'dose-set':
       return dosed(lessDose(level.dose));
+    case 'dose-set':
+      return dosed(asDone(level.dose, today));
     case 'dose-up':
-      return dosed(doseUp(level, rung));
+      return dosed(doseUp(level, ladder));
     case 'up':
       return next.level;
     case 'queued':
@@ -157,6 +158,12 @@ function changedBy(
     case 'test':
       return null;
   }
+}
+
+/** A dose as it was done today; a round less where nobody counted, or the class asked for it in another way. */
+function asDone(dose: Level['dose'], { session, dose: asked }: PastSession): Level['dose'] {
+  const counted = session.lines.flatMap(({ content: c }) => (c.kind === 'fewer' && c.done ? [c.done] : []));
+  return counted.length === 0 || asked.kind !== dose.kind ? lessDose(dose) : counted.reduce(doneDose, dose);
 }
 
 /** The sessions on a level as it is: since its rung was begun, and since its last dial went up. */

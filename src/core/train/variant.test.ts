@@ -72,6 +72,20 @@ describe('who does what of a part', () => {
       { numRuns: 400 },
     );
   });
+  test('in the wide hold whoever holds half a minute by their own dose does so, and rests a minute; all others as the block says', () => {
+    const wide = parts.find((p) => p.pattern === 'W' && p.longestS !== undefined);
+    if (!wide) throw new Error('no block of wide holds');
+    const facts = someone({ results: [stands(14), done('four-stage', 4), ...legs(20)], sessionsLogged: 12 });
+    const asked = (holdS: number) => {
+      const own = levelAt(rules, facts, 'W', 4, null);
+      if (!isOpen(own)) throw new Error('W4 is closed');
+      const who = { ...trainee(facts), levelOf: () => ({ ...own, dose: { kind: 'holds', holdS, sets: 3 } as const }) };
+      const doing = doingOf(wide, who, null);
+      return isVariant(doing) ? printDose(doing.dose) : null;
+    };
+    expect([10, 15, 30].map(asked)).toEqual(['h10x3', 'h15x3', 'h30x3']);
+    expect(15 + (wide.restS ?? 0) - (wide.longestS ?? 0)).toBe(60);
+  });
   test('one step easier is never more than their own, whatever the body; one harder only where the rules open it', () => {
     fc.assert(
       fc.property(bodies, fc.constantFrom(...parts), (facts, part) => {

@@ -127,13 +127,19 @@ export function doingOf(part: Part, who: Trainee, spotter: string | null, way: T
     ...{ personId: who.id, pattern: level.pattern, rung: level.rung, name: level.name, support, folded: how },
     shelf: needs && spotter === null ? 'A' : shelf,
     ...(level.within ? { much: level.within.words } : {}),
-    ...{ targetCm: level.targetCm, loadKg: held ? null : level.loadKg, dose: lowerDose(doseOf(part), level.dose) },
+    ...{ targetCm: level.targetCm, loadKg: held ? null : level.loadKg, dose: lowerDose(mostOf(part), level.dose) },
     ...{
       code: level.code,
       why: [how && whyOf[how], noStep].filter((words) => words !== null).join('; ') || null,
       spotter: needs ? spotter : null,
     },
   };
+}
+
+/** The most that anybody does of a part. */
+function mostOf(part: Part): Dose {
+  const dose = doseOf(part);
+  return dose.kind === 'holds' ? { ...dose, holdS: part.longestS ?? dose.holdS } : dose;
 }
 
 const whyOf: Readonly<Record<Folding, string>> = {

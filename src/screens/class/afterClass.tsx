@@ -12,7 +12,7 @@ import { levelWords } from '../levels/levelWords';
 import { lookOf } from '../drawing/patterns';
 import { Button, ButtonLink } from '../touch/button';
 import { FootBar } from '../touch/footBar';
-import { seenWords } from './seenWords';
+import { lineWords } from './lineWords';
 import { useOneAtATime } from '../touch/useOneAtATime';
 
 interface Props {
@@ -181,28 +181,9 @@ const gradeWords = {
 } as const;
 
 function whyWords({ today, why }: Proposal): string {
-  const lines = today.session.lines.flatMap(({ content }) => {
-    switch (content.kind) {
-      case 'pain':
-        return [`${content.joint} ${content.level} of 10`];
-      case 'effort':
-        return [`effort ${content.value}`];
-      case 'fewer':
-        return [content.half === 'less' ? 'under half' : 'fewer'];
-      case 'form':
-        return [`${seenWords(content.check)}${content.putRight ? ', put right' : ''}`];
-      case 'stop':
-        return [`stopped: ${content.why}`];
-      case 'support':
-        return ['more hands'];
-      case 'seat':
-        return ['a higher seat'];
-      case 'next-day':
-        return content.worse ? ['worse the day after'] : [];
-      default:
-        return [];
-    }
-  });
+  // That it was seen stands in the grade; that nothing was worse the day after is as it should be.
+  const quiet = (l: WrittenLine) => l.content.kind === 'seen' || (l.content.kind === 'next-day' && !l.content.worse);
+  const lines = today.session.lines.flatMap((l) => (quiet(l) ? [] : (lineWords(l) ?? [])));
   const grade = today.grade ? gradeWords[today.grade] : '';
   const told = [[grade, ...lines].filter((w) => w !== '').join(', '), why].filter((w) => w !== '').join('; ');
   return `${told.charAt(0).toUpperCase()}${told.slice(1)}.`;

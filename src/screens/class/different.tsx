@@ -9,6 +9,8 @@ import type { ClassLogContent } from '../../core/shapes/classLog';
 import type { Pattern, Side } from '../../core/shapes/facts';
 import { loadedJoints, type LoadedJoint } from '../../core/shapes/ladder';
 import type { SwapGrade } from '../../core/shapes/swap';
+import type { Dose } from '../../core/shapes/dose';
+import { doneChoices, isHalf } from '../../core/train/doseSteps';
 import type { Variant } from '../../core/train/variant';
 import { Button } from '../touch/button';
 
@@ -43,7 +45,7 @@ interface Offer {
   readonly changes: readonly string[];
 }
 
-type Asked = 'what' | 'form' | 'pain' | 'stop' | 'swap';
+type Asked = 'what' | 'fewer' | 'form' | 'pain' | 'stop' | 'swap';
 
 /** What was different with one person: one tap, and the screen is the class again. Nothing is ever typed here. */
 export function Different({
@@ -83,7 +85,7 @@ export function Different({
               {variant.why && `: ${variant.why}`}
             </p>
           )}
-          {asked === 'what' && <What {...{ pattern, say, ask: setAsked }} swaps={variant !== null} />}
+          {asked === 'what' && <What {...{ pattern, say, ask: setAsked }} doing={variant !== null} />}
           {asked === 'what' && helpers.length > 0 && (
             <div className="mt-4 flex flex-wrap gap-3 border-t-2 border-rule pt-3" role="group" aria-label="With whom">
               {helpers.map((h) => (
@@ -98,6 +100,7 @@ export function Different({
               ))}
             </div>
           )}
+          {asked === 'fewer' && variant && <Fewer dose={variant.dose} pattern={variant.pattern} say={say} />}
           {asked === 'form' && pattern && <Form pattern={pattern} checks={checks} say={say} />}
           {asked === 'pain' && <Pain pattern={pattern} say={say} />}
           {asked === 'swap' && variant && (
@@ -119,10 +122,10 @@ function What({
   pattern,
   say,
   ask,
-  swaps,
+  doing,
 }: {
   pattern: Pattern | null;
-  swaps: boolean;
+  doing: boolean;
   say: (content: ClassLogContent) => void;
   ask: (what: Asked) => void;
 }) {
@@ -139,6 +142,11 @@ function What({
           <Button look="line" className={big} onClick={() => say({ kind: 'fewer', pattern, half: 'less' })}>
             Under half
           </Button>
+          {doing && (
+            <Button look="line" className={big} onClick={() => ask('fewer')}>
+              Fewer, counted …
+            </Button>
+          )}
           <Button look="line" className={big} onClick={() => ask('form')}>
             Form …
           </Button>
@@ -161,7 +169,7 @@ function What({
           <Button look="line" className={big} onClick={() => say({ kind: 'seat', pattern, change: 'higher' })}>
             Higher seat
           </Button>
-          {swaps && (
+          {doing && (
             <Button look="line" className={big} onClick={() => ask('swap')}>
               It hurts: another one …
             </Button>
@@ -177,6 +185,38 @@ function What({
       <Button look="line" className={big} onClick={() => say({ kind: 'absent' })}>
         Went home, or never came
       </Button>
+    </div>
+  );
+}
+
+/** How many whole rounds, or how many in each: one tap. Twice running, and the dose is set to it. */
+function Fewer({ dose, pattern, say }: { dose: Dose; pattern: Pattern; say: (content: ClassLogContent) => void }) {
+  const choices = doneChoices(dose);
+  const unit = dose.kind === 'holds' ? ' s' : '';
+  const rows = (['rounds', 'each'] as const).filter((of) => choices[of].length > 0);
+  return (
+    <div className="mt-3 grid gap-3">
+      {rows.map((of) => (
+        <div key={of} role="group" aria-label={of === 'rounds' ? 'Whole rounds' : 'In each round'}>
+          <p className="text-lg font-semibold">{of === 'rounds' ? 'Whole rounds' : 'In each round'}</p>
+          <div className="mt-1 flex flex-wrap gap-3">
+            {choices[of].map((n) => (
+              <Button
+                key={n}
+                look="line"
+                className="num min-h-20! min-w-20! text-2xl"
+                onClick={() =>
+                  say({ kind: 'fewer', pattern, half: isHalf(dose, { of, n }) ? 'more' : 'less', done: { of, n } })
+                }
+              >
+                {n}
+                {of === 'each' && unit}
+              </Button>
+            ))}
+          </div>
+        </div>
+      ))}
+      {rows.length === 0 && <p className="text-lg">One is the whole of it: not done, or stopped.</p>}
     </div>
   );
 }

@@ -1,5 +1,11 @@
-import type { WrittenLine } from '../../core/shapes/classLog';
+import type { ClassLogContent, WrittenLine } from '../../core/shapes/classLog';
 import { seenWords } from './seenWords';
+
+const fewerWords = ({ half, done }: Extract<ClassLogContent, { kind: 'fewer' }>): string => {
+  const told = half === 'less' ? 'under half' : 'fewer';
+  if (!done) return told;
+  return `${told}: ${done.of === 'each' ? `${done.n} in each` : `${done.n} ${done.n === 1 ? 'round' : 'rounds'}`}`;
+};
 
 /** What a line says of somebody, in a word or two; `null` of one that says nothing of anybody. */
 export const lineWords = ({ content }: WrittenLine): string | null => {
@@ -7,7 +13,7 @@ export const lineWords = ({ content }: WrittenLine): string | null => {
     case 'seen':
       return 'seen clean';
     case 'fewer':
-      return content.half === 'less' ? 'under half' : 'fewer';
+      return fewerWords(content);
     case 'form':
       return `${seenWords(content.check)}${content.putRight ? ', put right' : ', not put right'}`;
     case 'pain':
