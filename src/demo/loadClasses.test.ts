@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { readProposals } from '../use-cases/classLog';
+import { readProposals } from '../use-cases/proposals';
 import { readClasses } from '../use-cases/classes';
 import { deskOf } from '../use-cases/desk';
 import { demoCopy } from './demoCopy';

@@ -1,7 +1,8 @@
 import type { ClassLogContent } from '../core/shapes/classLog';
 import type { Pattern } from '../core/shapes/facts';
 import { readClass, saveClass } from '../use-cases/classes';
-import { confirmProposals, readProposals, saveClassLog } from '../use-cases/classLog';
+import { saveClassLog } from '../use-cases/classLog';
+import { confirmProposals, readProposals } from '../use-cases/proposals';
 import { readTemplates } from '../use-cases/classTemplates';
 import { deskOf } from '../use-cases/desk';
 import { withPeople } from '../use-cases/groups';

@@ -10,14 +10,8 @@ import { makePlan, proposeClass, readClass, saveClass } from './classes';
 import { dropTemplate, keepTemplate, readTemplates } from './classTemplates';
 import { erasePeople } from '../database/erase';
 import { sayLastWord } from './lastWord';
-import {
-  closeForgotten,
-  confirmProposals,
-  correctLine,
-  readProposals,
-  saveClassLog,
-  takeBackProposals,
-} from './classLog';
+import { closeForgotten, correctLine, saveClassLog } from './classLog';
+import { confirmProposals, readProposals, takeBackProposals } from './proposals';
 import { confirmLevels } from './confirmLevels';
 import { deskOf } from './desk';
 import type { Register } from './openRegister';

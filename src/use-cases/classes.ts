@@ -15,7 +15,7 @@ import type { PlanAsked } from '../core/shapes/classPlan';
 import { patterns, setPatterns, type Facts, type IsoDate, type Pattern } from '../core/shapes/facts';
 import type { Ladder, LevelRules } from '../core/shapes/ladder';
 import type { PersonId } from '../core/shapes/person';
-import { afterAway } from '../core/train/away';
+import { afterAway, awayFrom, weeksWithout } from '../core/train/away';
 import { oneFreer } from '../core/train/dials';
 import { eyeOn, type Eye } from '../core/train/eyes';
 import { askedOf, layBlocks } from '../core/train/lay';
@@ -59,10 +59,11 @@ import { together, type Desk } from './desk';
 import { groupsToSeat, readGroups } from './groups';
 import { readHelpers } from './helpers';
 import { readPlace } from './places';
+import { upsFrom } from './proposals';
 import { knownPeople } from './readPeople';
 
-/** Classes are read back so far to see what was shown, what is due and what rests. */
-export const readBackDays = 16 * 7;
+/** Classes are read back so far: half a year tells who was away how long, and holds all that is due or rests. */
+const readBackDays = (awayFrom.rungDown + 1) * 7;
 
 /** Somebody in a class with all that the rules of progress ask of them. */
 export interface InClass {
@@ -77,12 +78,21 @@ export interface InClass {
 export async function peopleInClass(
   desk: Desk,
   ids: readonly PersonId[],
-): Promise<{ readonly rules: LevelRules; readonly people: readonly InClass[] }> {
+): Promise<{
+  readonly rules: LevelRules;
+  readonly people: readonly InClass[];
+  /** Those they were planned for in the last half year and that are over, oldest first. */
+  readonly classes: readonly HeldClass[];
+}> {
   const { hall, people } = await knownPeople(desk, ids);
+  const classes = await heldClasses(desk, ids, addDays(desk.today(), -readBackDays));
   const rules = withAccessories(hall.rules.levels);
   return {
-    rules,
-    people: people.map(({ view, facts }) => ({ view, facts, ...traineeOf(view, facts, hall.rules.levels, rules) })),
+    ...{ rules, classes },
+    people: people.map(({ view, facts }) => ({
+      ...{ view, facts },
+      ...traineeOf(view, facts, hall.rules.levels, rules, classes),
+    })),
   };
 }
 
@@ -91,14 +101,18 @@ function traineeOf(
   facts: Facts,
   four: LevelRules,
   rules: LevelRules,
+  classes: readonly HeldClass[],
 ): Pick<InClass, 'trainee' | 'ladders'> {
   const { person, known, standings, levels, decided, lastTestedOn } = view;
-  const away = facts.missedWeeks >= four.house.missedWeeks;
+  const weeksOn = ({ pattern, inForce }: Standing): number =>
+    inForce ? weeksWithout(classes, person.id, pattern, facts, inForce.decidedOn) : facts.missedWeeks;
+  const isAway = (s: Standing): boolean => weeksOn(s) >= four.house.missedWeeks;
   /** In force; eased where they were away, or where the rules give less by now: nobody waits for a yes to do less. */
   const trained = (s: Standing, ladder: Ladder | undefined): Level | null => {
     const { inForce, ceiling, state } = s;
     if (!inForce || !isOpen(ceiling) || state === 'aside') return null;
-    if (away && ladder) return afterAway(rules, facts, ladder, inForce.level, ceiling);
+    if (ladder && isAway(s))
+      return afterAway(rules, { ...facts, missedWeeks: weeksOn(s) }, ladder, inForce.level, ceiling);
     return state === 'over' ? ceiling : trainedLevel(s);
   };
   const ladderOf = (pattern: Pattern) => rules.ladders.find((l) => l.pattern === pattern);
@@ -127,12 +141,13 @@ function traineeOf(
     easedBy: (pattern) => {
       const s = standings.find((one) => one.pattern === pattern);
       if (!s?.inForce || !own.get(pattern)) return null;
-      return away ? 'away' : s.state === 'over' ? 'rules' : null;
+      return isAway(s) ? 'away' : s.state === 'over' ? 'rules' : null;
     },
     harder: (pattern) => {
       const now = own.get(pattern);
-      const ceiling = standings.find((s) => s.pattern === pattern)?.ceiling;
-      if (!now || !ceiling || !isOpen(ceiling) || away) return null;
+      const s = standings.find((one) => one.pattern === pattern);
+      const ceiling = s?.ceiling;
+      if (!now || !ceiling || !isOpen(ceiling) || isAway(s)) return null;
       if (ceiling.rung > now.rung) {
         const next = levelAt(rules, facts, pattern, now.rung + 1, null);
         return isOpen(next) ? next : null;
@@ -158,8 +173,18 @@ export async function heldClasses(desk: Desk, ids: readonly PersonId[], from: Is
     desk.db,
     kept.map((c) => c.key),
   );
+  // Only where a joint was worse is it asked which of two went up last.
+  const asked = lines.some((l) => l.content.kind === 'next-day' && l.content.worse && l.content.joint !== null);
+  const ups = asked ? await upsFrom(desk, kept) : [];
   return kept.flatMap(({ key, day, plan }) =>
-    plan ? [{ key, day, people: plan.people, doing: plan.doing, lines: lines.filter((l) => l.key === key) }] : [],
+    plan
+      ? [
+          {
+            ...{ key, day, people: plan.people, doing: plan.doing },
+            ...{ lines: lines.filter((l) => l.key === key), ups: ups.filter((up) => up.key === key) },
+          },
+        ]
+      : [],
   );
 }
 
@@ -187,8 +212,7 @@ export const pastOf = (one: InClass, classes: readonly HeldClass[], pattern: Pat
 /** What everybody does in what was asked for: the whole plan, as it can be run. */
 export async function makePlan(desk: Desk, asked: PlanAsked): Promise<PlanShown> {
   const [place, helpers, templates] = [await readPlace(desk), await readHelpers(desk), await readTemplates(desk)];
-  const { people } = await peopleInClass(desk, asked.people);
-  const classes = await heldClasses(desk, asked.people, addDays(asked.day, -readBackDays));
+  const { people, classes } = await peopleInClass(desk, asked.people);
   const whole = layBlocks(asked.blocks, theBlocks);
   const eyes = eyesOf(people, classes, whole);
   const fitted = shorten(whole, asked.minutes, {
@@ -404,8 +428,9 @@ export function rungsIn({ doing }: ClassPlan) {
 
 /** The classes of somebody over sixteen weeks, a row a pattern. */
 export async function readTraining(desk: Desk, id: PersonId): Promise<TrainedPattern[]> {
-  const classes = await heldClasses(desk, [id], addDays(desk.today(), -readBackDays));
-  if (classes.length === 0) return [];
-  const [one] = (await peopleInClass(desk, [id])).people;
+  const {
+    people: [one],
+    classes,
+  } = await peopleInClass(desk, [id]);
   return one ? trainedIn(classes, id, patterns, classesBefore(one, classes), loadOf) : [];
 }

@@ -1,6 +1,5 @@
-import type { Dose } from '../shapes/dose';
+import type { Dose, DoseCaps } from '../shapes/dose';
 import type { Pattern, Support } from '../shapes/facts';
-import type { DoseCaps } from './dose';
 
 /** A fact that opened the rung, or changed how it is done, in words. */
 export interface Reason {

@@ -1,13 +1,7 @@
-import type { Dose } from '../shapes/dose';
+import type { Dose, DoseCaps } from '../shapes/dose';
 import type { Facts } from '../shapes/facts';
 import type { HouseRules, Ladder, LevelRules, MeasuredFactId, Rung } from '../shapes/ladder';
 import type { Readings } from './needs';
-
-/** What caps a dose besides the rules: a limiter, or a question that is open; what nothing caps is left out. */
-export interface DoseCaps {
-  readonly holdS?: number;
-  readonly reps?: number;
-}
 
 /** A dose no longer and no more at once than what caps it. */
 export const cappedDose = (dose: Dose, { holdS = Infinity, reps = Infinity }: DoseCaps = {}): Dose =>

@@ -7,7 +7,10 @@ import { done, legs, someone, stands } from '../level/madeUp';
 import { isOpen, isOver } from '../level/standing';
 import { addDays } from '../math/days';
 import { supports, type Facts, type Pattern } from '../shapes/facts';
-import { afterAway, cameBack } from './away';
+import type { ClassLogContent, WrittenLine } from '../shapes/classLog';
+import { afterAway, cameBack, weeksWithout } from './away';
+import type { HeldClass } from './past';
+import type { Variant } from './variant';
 import { printDose } from '../level/code';
 
 const rules = withAccessories(levelRules);
@@ -68,6 +71,45 @@ describe('after weeks without a class', () => {
       ),
       { numRuns: 200 },
     );
+  });
+});
+
+describe('weeks without one pattern', () => {
+  const start = '2026-01-05';
+  const variant = (pattern: Pattern, folded: Variant['folded'] = null): Variant => ({
+    ...{ personId: 'p', shelf: 'B', pattern, rung: 2, name: 'Bridge', support: '2', targetCm: null, loadKg: null },
+    ...{ dose: { kind: 'reps', reps: 5, sets: 2 }, code: 'B2/2@5x2', folded, why: null, spotter: null },
+  });
+  const held = (week: number, pattern: Pattern, more: Partial<HeldClass> & { folded?: Variant['folded'] } = {}) => ({
+    ...{ key: `c${week}`, day: addDays(start, 7 * week), people: ['p'], lines: [] },
+    doing: [{ block: 'b', parts: [[variant(pattern, more.folded ?? null)]] }],
+    ...more,
+  });
+  /** In week 10, with a class in week 9: nobody was away from all. */
+  const weeks = (classes: readonly HeldClass[], decidedOn = start, missedWeeks = 1) =>
+    weeksWithout(classes, 'p', 'B', { missedWeeks, testedOn: addDays(start, 70) }, decidedOn);
+  const line = (content: ClassLogContent): WrittenLine[] => [
+    { writer: 't', seq: 0, wallMs: 1, personId: 'p', content },
+  ];
+  test('classes that went by without it count, also one in which it was left out, or they were not there', () => {
+    expect(weeks([held(4, 'B'), held(9, 'S')])).toBe(6);
+    expect(weeks([held(4, 'B'), held(9, 'B')])).toBe(1);
+    const left = line({ kind: 'not-done', pattern: 'B', why: 'time' });
+    expect(weeks([held(4, 'B'), held(9, 'B', { lines: left })])).toBe(6);
+    expect(weeks([held(4, 'B'), held(9, 'B', { lines: line({ kind: 'absent' }) })])).toBe(6);
+  });
+  test('as long as without any class at least', () => {
+    expect(weeks([held(5, 'B')], start, 5)).toBe(5);
+    expect(weeks([held(9, 'B')], start, 4)).toBe(4);
+  });
+  test('a pattern that comes every month costs one step, not one each month; two months cost another', () => {
+    expect(weeks([held(2, 'B'), held(6, 'B', { folded: 'away' }), held(9, 'S')])).toBe(1);
+    expect(weeks([held(1, 'B', { folded: 'away' }), held(9, 'S')])).toBe(9);
+    expect(weeks([held(1, 'B', { folded: 'away' }), held(2, 'B'), held(3, 'B'), held(9, 'S')])).toBe(7);
+  });
+  test('never done since the level was decided, it counts from half a year on', () => {
+    expect(weeks([held(9, 'S')])).toBe(1);
+    expect(weeks([held(9, 'S')], addDays(start, 70 - 27 * 7))).toBe(27);
   });
 });
 

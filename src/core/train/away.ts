@@ -5,10 +5,13 @@ import { isOpen, isOver } from '../level/standing';
 import { askedOf, back1, supportWords } from '../level/support';
 import { addDays, daysBetween } from '../math/days';
 import type { Dose } from '../shapes/dose';
-import type { Facts, IsoDate } from '../shapes/facts';
+import type { Facts, IsoDate, Pattern } from '../shapes/facts';
 import type { Ladder, LevelRules, Rung } from '../shapes/ladder';
+import type { PersonId } from '../shapes/person';
 import { oneDialBack } from './dials';
 import { halfDose } from './doseSteps';
+import { isLine, presentIn, standing } from './log';
+import { variantOf, type HeldClass } from './past';
 import { lowerDose } from './variant';
 
 /**
@@ -17,6 +20,39 @@ import { lowerDose } from './variant';
  * published source.
  */
 export const awayFrom = { held: 8, firstDose: 16, rungDown: 26 } as const;
+
+/** Who did it in one of so many sessions one step easier, as they had been away, is not put back again for a pattern alone. */
+const easedOnce = 2;
+
+/**
+ * Whole weeks in which somebody did not do a pattern, of what counts as away: as long as they were in no class, or longer
+ * where classes went by without it. A pattern that comes seldom costs one step, not one each time; one that was never done
+ * since its level was decided costs none before half a year.
+ * @param classes oldest first, over more than half a year
+ * @param missedWeeks without any class
+ * @param decidedOn when the level in force was decided
+ */
+export function weeksWithout(
+  classes: readonly HeldClass[],
+  personId: PersonId,
+  pattern: Pattern,
+  { missedWeeks, testedOn: today }: Pick<Facts, 'missedWeeks' | 'testedOn'>,
+  decidedOn: IsoDate,
+): number {
+  const weeksSince = (day: IsoDate) => Math.floor(daysBetween(day, today) / 7);
+  const done = classes.flatMap((one) => {
+    const variant = presentIn(one.people, one.lines).includes(personId) ? variantOf(one, personId, pattern) : null;
+    const left = standing(one.lines)
+      .filter(isLine('not-done'))
+      .some((l) => l.personId === personId && l.content.pattern === pattern);
+    return variant && !left ? [{ day: one.day, variant }] : [];
+  });
+  const last = done.at(-1);
+  const without = weeksSince(last?.day ?? decidedOn);
+  if (!last) return Math.max(missedWeeks, without >= awayFrom.rungDown ? without : 0);
+  const eased = done.slice(-easedOnce).some((d) => d.variant.folded === 'away');
+  return Math.max(missedWeeks, eased && without < awayFrom.held ? 0 : without);
+}
 
 /**
  * What somebody trains on after weeks without a class: less than what is in force, and never more than the rules give.

@@ -140,6 +140,26 @@ describe('sessions of one person and pattern', () => {
   });
 });
 
+describe('of two that load a joint alike', () => {
+  const hinge: Variant = { ...variant(), pattern: 'H' };
+  const told = lines(['p', { kind: 'next-day', worse: true, joint: 'back', side: null }]);
+  const day = (n: number, log: readonly WrittenLine[], ups: HeldClass['ups'] = []): HeldClass => ({
+    ...{ ...held(n, log), ups },
+    doing: [{ block: 's', parts: [[variant()], [hinge]] }],
+  });
+  const grades = (...classes: HeldClass[]) =>
+    (['S', 'H'] as const).map((p) => pastSessions(classes, 'p', p, 10, () => 1)[1]?.grade);
+  const up = (pattern: 'S' | 'H', personId = 'p') => ({ personId, pattern });
+  test('a worse joint goes to the one whose dial last went up, not to both', () => {
+    expect(grades(day(2, [], [up('S')]), day(9, [], [up('H')]), day(16, []), day(23, told))).toEqual(['U', 'D']);
+    expect(grades(day(2, [], [up('H')]), day(9, [], [up('S')]), day(16, []), day(23, told))).toEqual(['D', 'U']);
+  });
+  test('what went up only after it, or of somebody else, says nothing: then it goes to both', () => {
+    expect(grades(day(9, []), day(16, [], [up('H')]), day(23, told))).toEqual(['D', 'D']);
+    expect(grades(day(9, [], [up('H', 'q')]), day(16, []), day(23, told))).toEqual(['D', 'D']);
+  });
+});
+
 describe('whom to look at', () => {
   const past = (grades: readonly (PastSession['grade'] | 'seen')[], rung = 5) =>
     grades.map((g) => ({

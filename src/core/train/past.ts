@@ -15,6 +15,8 @@ export interface HeldClass {
   readonly people: readonly PersonId[];
   readonly doing: readonly BlockDoing[];
   readonly lines: readonly WrittenLine[];
+  /** Whose dial went up from it, and in which pattern; left out where it was not read. */
+  readonly ups?: readonly { readonly personId: PersonId; readonly pattern: Pattern }[];
 }
 
 /** What one person did of one pattern in one class. */
@@ -63,7 +65,7 @@ export function pastSessions(
       personId,
       pattern,
       classesBefore + i,
-      worseOf(one, variant, theirs[i + 1]?.lines ?? [], loadOf),
+      worseOf(theirs.slice(0, i), one, variant, theirs[i + 1]?.lines ?? [], loadOf),
     );
     const before = past.filter((s) => s.grade !== null && s.rung === variant.rung).slice(0, 2);
     const heavyBefore = before.length === 2 && before.every((s) => s.grade === 'H');
@@ -84,9 +86,11 @@ export type LoadOf = (variant: Variant, joint: LoadedJoint) => 0 | 1 | 2;
 
 /**
  * What was told of the day after that belongs to a movement: a worse joint goes to what loaded it most that day, of equals to
- * each; where nobody said which joint, to all.
+ * the one whose dial last went up (to each, where none did); where nobody said which joint, to all.
+ * @param before the classes before it, oldest first
  */
 function worseOf(
+  before: readonly HeldClass[],
   { doing }: HeldClass,
   variant: Variant,
   told: readonly WrittenLine[],
@@ -94,10 +98,15 @@ function worseOf(
 ): readonly WrittenLine[] {
   const all = doing.flatMap((b) => b.parts.flatMap((part) => part.filter(isVariant)));
   const theirs = all.filter((v) => v.personId === variant.personId);
+  const lastUp = ({ pattern, personId }: Variant): number =>
+    before.findLastIndex((c) => c.ups?.some((up) => up.personId === personId && up.pattern === pattern));
   return told.filter(({ content }) => {
     if (content.kind !== 'next-day' || content.joint === null) return true;
     const { joint } = content;
-    return loadOf(variant, joint) >= Math.max(...theirs.map((v) => loadOf(v, joint)));
+    const most = Math.max(...theirs.map((v) => loadOf(v, joint)));
+    if (loadOf(variant, joint) < most) return false;
+    const equals = theirs.filter((v) => loadOf(v, joint) === most);
+    return lastUp(variant) >= Math.max(...equals.map(lastUp));
   });
 }
 

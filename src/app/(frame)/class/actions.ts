@@ -1,6 +1,7 @@
 'use server';
 import { args, form, id, pattern, rung } from '../../../schemas/door';
-import { confirmProposals, correctLine, takeBackProposals } from '../../../use-cases/classLog';
+import { correctLine } from '../../../use-cases/classLog';
+import { confirmProposals, takeBackProposals } from '../../../use-cases/proposals';
 import { saveClass, tryPlan } from '../../../use-cases/classes';
 import { dropTemplate, keepTemplate } from '../../../use-cases/classTemplates';
 import { swapsInClass } from '../../../use-cases/swaps';

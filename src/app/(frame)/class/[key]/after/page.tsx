@@ -4,7 +4,7 @@ import { protocols } from '../../../../../catalogue/protocols';
 import { presentIn, standing } from '../../../../../core/train/log';
 import { AfterClass } from '../../../../../screens/class/afterClass';
 import { dayWords } from '../../../../../screens/words';
-import { readProposals } from '../../../../../use-cases/classLog';
+import { readProposals } from '../../../../../use-cases/proposals';
 import { readClass } from '../../../../../use-cases/classes';
 import { theDesk } from '../../../../../use-cases/desk';
 import { readPlace } from '../../../../../use-cases/places';
