@@ -18,6 +18,8 @@ const wordFields = {
   rung: wholeIn(1, 9).nullable().defined(),
   support: oneOf(supports).nullable().defined(),
   heightCm: wholeIn(5, 80, 'cm').nullable().defined(),
+  /** How much of the movement: the place in the list of the rung. */
+  within: wholeIn(0, 9).nullable().optional(),
   dose: string().max(20).nullable().defined(),
   loadKg: numberIn(0, 50, 'kg').nullable().defined(),
   why: string()

@@ -455,6 +455,7 @@ export function apiDescription(): Json {
                   ...{ rung: orNull(between([1, 9], 'integer')), support: orNull(oneOf(supports)) },
                   ...{
                     heightCm: orNull(between([5, 80], 'integer')),
+                    within: orNull(between([0, 9], 'integer')),
                     dose: orNull(text),
                     loadKg: orNull(between([0, 50])),
                   },

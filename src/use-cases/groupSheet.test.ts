@@ -17,7 +17,17 @@ test('a line a person with what they do, on which seat, with which hands, and wh
   const { rows, patterns } = await readGroupSheet(desk(), {});
   expect(patterns.map((p) => p.pattern)).toEqual(['S', 'L', 'H', 'B']);
   const odile = rows.find((r) => r.name === 'Odile Brandvoll');
-  expect(odile?.cells[0]).toEqual({ pattern: 'S', name: 'Seat tap', seatCm: 48, support: 'h', helper: false });
+  expect(odile?.cells[0]).toEqual({
+    pattern: 'S',
+    name: 'Seat tap',
+    seatCm: 48,
+    much: null,
+    support: 'h',
+    helper: false,
+  });
+  // Whoever helps is told how far it goes, in the words of the rung.
+  const hinges = rows.flatMap((r) => r.cells.filter((c) => c.pattern === 'H'));
+  expect(hinges.some((c) => c.much !== null && c.much.startsWith('hands to'))).toBe(true);
   const words = JSON.stringify(rows);
   expect(words).not.toMatch(/[SLHB]\d\/|@|pain|sore|weaker|fall/i);
   // Somebody of the demo hall walks with an aid or fell: a helper stands by where they stand, and not on their own seat.

@@ -36,8 +36,8 @@ export async function readGroupSheet(desk: Desk, asked: BoardAsked) {
         const helper = rung !== undefined && needsSpotter(known, rung, level);
         // Who sits or lies holds nothing that somebody puts up.
         const holds = rung?.stance !== 'seated' && rung?.stance !== 'lying';
-        const { pattern, name, targetCm: seatCm } = level;
-        return { pattern, name, seatCm, support: holds ? level.support : null, helper };
+        const { pattern, name, targetCm: seatCm, within } = level;
+        return { pattern, name, seatCm, much: within?.words ?? null, support: holds ? level.support : null, helper };
       }),
     }));
   return {

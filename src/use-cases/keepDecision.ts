@@ -40,11 +40,12 @@ function says({ personId, levels }: Decision, sent: SentWord): boolean {
   if (!level || personId !== sent.personId || level.pattern !== sent.pattern) return false;
   if ((level.byHand?.word ?? 'as-it-is') !== sent.word) return false;
   if (sent.word !== 'lower' && sent.word !== 'higher') return (level.byHand?.from ?? level.code) === sent.seen;
-  const { rung, support, targetCm, loadKg, dose } = level;
+  const { rung, support, targetCm, within, loadKg, dose } = level;
   return (
     rung === sent.rung &&
     support === sent.support &&
     targetCm === sent.heightCm &&
+    (sent.within == null || within?.step === sent.within) &&
     loadKg === sent.loadKg &&
     printDose(dose) === sent.dose
   );

@@ -67,7 +67,9 @@ export async function readBeside(
 
 /** Nothing of it is set higher or lower: it is taken in or left out. */
 const ownChoices = ({ standing: { ceiling } }: Beside): HandChoices => ({
-  lower: isOpen(ceiling) ? [{ level: ceiling, supports: [], heightsCm: [], doses: [], loadsKg: [], passes: [] }] : [],
+  lower: isOpen(ceiling)
+    ? [{ level: ceiling, supports: [], heightsCm: [], withins: [], doses: [], loadsKg: [], passes: [] }]
+    : [],
   higher: [],
   closed: [],
 });
@@ -149,7 +151,7 @@ const isAsked = ({ pattern, rungs }: Ladder, form: WordForm): boolean =>
   pattern === form.pattern && (!setPatterns.has(pattern) || rungs.some((r) => r.rung === form.item));
 
 function levelSaid(
-  { word, rung, support, heightCm, dose, loadKg, why }: WordForm,
+  { word, rung, support, heightCm, within, dose, loadKg, why }: WordForm,
   given: Level | ClosedLadder,
   { lower, higher, closed }: HandChoices,
   facts: Facts,
@@ -170,9 +172,11 @@ function levelSaid(
     );
   }
   if (rung === null || support === null || dose === null) return fault('/rung', 'Choose a rung, hands and a dose.');
-  const wished = asWished(choice, { rung, support, heightCm, dose, loadKg }, facts, byHand(word));
+  const wished = asWished(choice, { rung, support, heightCm, within, dose, loadKg }, facts, byHand(word));
   if (!wished) return fault('/rung', 'That is more than the rules give on this rung: choose again.');
-  if (isOpen(given) && wished.code === given.code) return fault('/rung', 'That is what the rules give: choose less.');
+  const asFar = wished.within?.step === choice.withins.at(-1)?.step;
+  if (isOpen(given) && wished.code === given.code && asFar)
+    return fault('/rung', 'That is what the rules give: choose less.');
   return wished;
 }
 

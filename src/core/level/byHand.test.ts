@@ -3,6 +3,7 @@ import { levelRules } from '../../catalogue/rules';
 import type { Facts, Pattern } from '../shapes/facts';
 import { assignLevels, levelAt } from './assign';
 import { asWished, handChoices, withoutWord, type HandChoices } from './byHand';
+import { printDose } from './code';
 import { done, legs, someone, stands } from './madeUp';
 import { isOpen } from './standing';
 
@@ -117,5 +118,27 @@ describe('lower by hand', () => {
     });
     for (const more of [{ heightCm: 40 }, { support: '0' }, { rung: 6 }, { loadKg: 2 }, { dose: '5x1' }] as const)
       expect(top && asWished(top, { ...wish, ...more }, facts, word)).toBeNull();
+  });
+  test('how far a movement goes: no farther than it was reached, all of it on a rung under what is given', () => {
+    const reached = (step?: number): Facts =>
+      someone({ ...nine, lastConfirmed: [{ pattern: 'H', rung: 4, support: '1', ...(step ? { step } : {}) }] });
+    const words = (facts: Facts, rung: number) =>
+      choicesOf('H', facts)
+        .lower.find((c) => c.level.rung === rung)
+        ?.withins.map((w) => w.words);
+    const kit = { ...someone().kit, boxesCm: [] };
+    const noBox = (step?: number) => ({ ...reached(step), kit });
+    expect(words(noBox(), 4)).toEqual(['hands to mid thigh']);
+    expect(words(noBox(1), 4)).toEqual(['hands to mid thigh', 'hands to the knees']);
+    expect(words(noBox(), 3)).toEqual(['a small bow', 'a deeper bow']);
+    const [top] = choicesOf('H', noBox(1)).lower;
+    if (!top) throw new Error('no hinge is open');
+    const wish = { rung: 4, support: top.level.support, heightCm: null, dose: printDose(top.level.dose), loadKg: null };
+    const by = { word: 'lower', why: '', from: top.level.code } as const;
+    expect(asWished(top, { ...wish, within: 0 }, noBox(1), by)?.within).toEqual({
+      ...{ step: 0, words: 'hands to mid thigh' },
+    });
+    expect(asWished(top, wish, noBox(1), by)?.within?.step).toBe(1);
+    expect(asWished(top, { ...wish, within: 2 }, noBox(1), by)).toBeNull();
   });
 });

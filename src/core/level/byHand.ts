@@ -1,6 +1,6 @@
 import { supports, type Facts, type Pattern, type Support } from '../shapes/facts';
 import type { Dose } from '../shapes/dose';
-import type { Ladder, LevelRules } from '../shapes/ladder';
+import type { Ladder, LevelRules, Rung } from '../shapes/ladder';
 import type { Blocker, ByHand, ClosedLadder, Level } from './answer';
 import { levelAt } from './assign';
 import { printDose, printLevelCode } from './code';
@@ -17,6 +17,8 @@ export interface HandChoice {
   readonly supports: readonly Support[];
   /** Lowest first; empty where the rung has no height. */
   readonly heightsCm: readonly number[];
+  /** How much of the movement, least first, as far as it was reached; empty where the rung has no such places. */
+  readonly withins: readonly NonNullable<Level['within']>[];
   /** Most first. */
   readonly doses: readonly Dose[];
   readonly loadsKg: readonly (number | null)[];
@@ -38,6 +40,8 @@ export interface HandWish {
   readonly rung: number;
   readonly support: Support;
   readonly heightCm: number | null;
+  /** The place in the list of the rung; left out as far as it was reached. */
+  readonly within?: number | null;
   /** As it is printed in a code: `4x2`. */
   readonly dose: string;
   readonly loadKg: number | null;
@@ -89,10 +93,24 @@ function choiceOn(
     level,
     supports: rung?.support ? [level.support] : free,
     heightsCm: level.targetCm === null ? [] : heightsFrom(rules, facts, rung?.target, level.targetCm),
+    withins: withinsUnder(rung, facts, level, isOpen(given) ? given.rung : 0),
     doses: dosesUnder(level.dose),
     loadsKg: level.loadKg === null ? [null] : [level.loadKg, null],
     passes: given.blockers.filter((b) => b.rung === level.rung).map((b) => b.text),
   };
+}
+
+/** All of it on a rung under what is given; on that one as far as it was reached, above it only the least. */
+function withinsUnder(
+  rung: Rung | undefined,
+  { lastConfirmed }: Facts,
+  level: Level,
+  top: number,
+): HandChoice['withins'] {
+  const all = (rung?.within ?? []).map(({ words }, step) => ({ step, words }));
+  if (level.rung < top) return all;
+  const said = lastConfirmed.find((l) => l.pattern === level.pattern && l.rung === level.rung);
+  return all.slice(0, (said?.step ?? 0) + 1);
 }
 
 function heightsFrom(
@@ -119,7 +137,7 @@ function dosesUnder(dose: Dose): Dose[] {
 
 /** The level as it was wished; `null` where the wish is not among the choices. */
 export function asWished(
-  { level, supports: free, heightsCm, doses, loadsKg }: HandChoice,
+  { level, supports: free, heightsCm, withins, doses, loadsKg }: HandChoice,
   wish: HandWish,
   facts: Pick<Facts, 'kit'>,
   byHand: ByHand,
@@ -128,6 +146,8 @@ export function asWished(
   const height = heightsCm.length === 0 ? wish.heightCm === null : heightsCm.some((cm) => cm === wish.heightCm);
   if (wish.rung !== level.rung || !free.includes(wish.support) || !dose || !height) return null;
   if (!loadsKg.includes(wish.loadKg)) return null;
+  const within = wish.within == null ? withins.at(-1) : withins.find((w) => w.step === wish.within);
+  if (wish.within != null && !within) return null;
   const { pattern, rung } = level;
   const { support, heightCm, loadKg } = wish;
   const same = heightCm === level.targetCm;
@@ -136,6 +156,7 @@ export function asWished(
     ...level,
     ...(support === level.support ? {} : { support, supportWords: supportWords[support] }),
     ...{ targetCm: heightCm, targetFrom: same || level.targetFrom === null ? level.targetFrom : built },
+    ...(within ? { within } : {}),
     ...{ dose, loadKg, byHand, code: printLevelCode({ pattern, rung, heightCm, support, loadKg, dose }) },
   };
 }

@@ -59,6 +59,7 @@ export function wordProps(
     name: choice.level.name,
     supports: choice.supports.map((s) => [s, s === choice.level.support ? choice.level.supportWords : supportWords[s]]),
     heights: choice.heightsCm.map((cm) => [cm, shortLengthWords(cm, unitsOf[units].length)]),
+    withins: choice.withins.map(({ step, words }) => [step, sentenceIn(words, units)]),
     doses: choice.doses.map((d) => [
       printDose(d),
       doseWords(d, ladder.rungs.find((r) => r.rung === choice.level.rung)?.aSide),

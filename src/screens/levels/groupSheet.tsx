@@ -1,6 +1,6 @@
 import { Hand } from 'lucide-react';
 import type { HallNeeds } from '../../core/card/needs';
-import { shortLengthWords, unitsOf } from '../../core/math/units';
+import { sentenceIn, shortLengthWords, unitsOf } from '../../core/math/units';
 import type { Pattern, Support } from '../../core/shapes/facts';
 import type { UnitSystem } from '../../core/shapes/person';
 import { BackLink } from '../touch/backLink';
@@ -14,6 +14,8 @@ export interface SheetCell {
   readonly pattern: Pattern;
   readonly name: string;
   readonly seatCm: number | null;
+  /** How far it goes; `null` where there is one way only. */
+  readonly much: string | null;
   /** `null` where nothing is held. */
   readonly support: Support | null;
   /** Whoever helps stands here. */
@@ -100,9 +102,10 @@ export function GroupSheet({ title, back, day, place, patterns, rows, needs, uni
   );
 }
 
-function Cell({ cell: { name, seatCm, support, helper }, units }: { cell: SheetCell; units: UnitSystem }) {
+function Cell({ cell: { name, seatCm, much, support, helper }, units }: { cell: SheetCell; units: UnitSystem }) {
   const how = [
     ...(seatCm === null ? [] : [shortLengthWords(seatCm, unitsOf[units].length)]),
+    ...(much === null ? [] : [sentenceIn(much, units)]),
     ...(support === null || handsAreNamed(name) ? [] : [handWords[support]]),
   ].join(', ');
   return (

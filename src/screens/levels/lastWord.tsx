@@ -11,6 +11,8 @@ export interface RungToSet {
   readonly name: string;
   readonly supports: readonly (readonly [Support, string])[];
   readonly heights: readonly (readonly [number, string])[];
+  /** How much of the movement, least first. */
+  readonly withins: readonly (readonly [number, string])[];
   readonly doses: readonly (readonly [code: string, words: string])[];
   readonly loads: readonly (readonly [number | null, string])[];
   /** What the word stands in for. */
@@ -138,6 +140,8 @@ function Setting({ word, rungs, startAt, keep }: SettingProps) {
 function OnRung({ word, rung, keep }: { word: 'lower' | 'higher'; rung: RungToSet; keep: SettingProps['keep'] }) {
   const [support, setSupport] = useState(rung.supports[0]?.[0]);
   const [height, setHeight] = useState(rung.heights[0]?.[0] ?? null);
+  // As far as it was reached; on a rung under it, the same.
+  const [within, setWithin] = useState(rung.withins.at(-1)?.[0] ?? null);
   const [dose, setDose] = useState(rung.doses[0]?.[0]);
   // Less starts without a weight.
   const [load, setLoad] = useState((word === 'lower' ? rung.loads.at(-1) : rung.loads[0])?.[0] ?? null);
@@ -151,6 +155,12 @@ function OnRung({ word, rung, keep }: { word: 'lower' | 'higher'; rung: RungToSe
         of={rung.heights.map(([cm, words]) => [String(cm), words])}
         set={(cm) => setHeight(Number(cm))}
       />
+      <Pick
+        words="How far"
+        value={String(within)}
+        of={rung.withins.map(([step, words]) => [String(step), words])}
+        set={(step) => setWithin(Number(step))}
+      />
       <Pick words="Amount" value={dose} of={rung.doses} set={setDose} />
       <Pick
         words="Weight"
@@ -162,7 +172,7 @@ function OnRung({ word, rung, keep }: { word: 'lower' | 'higher'; rung: RungToSe
       <Why label={word === 'higher' ? 'Why (kept with it)' : 'Why, if you like'} why={why} write={setWhy} />
       <Button
         className="mt-3"
-        onClick={() => keep({ word, rung: rung.rung, support, heightCm: height, dose, loadKg: load, why })}
+        onClick={() => keep({ word, rung: rung.rung, support, heightCm: height, within, dose, loadKg: load, why })}
       >
         Set it by hand
       </Button>

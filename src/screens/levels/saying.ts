@@ -25,7 +25,7 @@ export interface About {
   readonly seen: string;
 }
 
-const nothingChosen = { rung: null, support: null, heightCm: null, dose: null, loadKg: null, why: '' };
+const nothingChosen = { rung: null, support: null, heightCm: null, within: null, dose: null, loadKg: null, why: '' };
 
 /**
  * Says one word at a time. The same sent again has the same key, so that a lost answer keeps nothing twice.
