@@ -166,7 +166,8 @@ test('it runs: a jump to the squat, four to look at, six exceptions, the server 
   await until(async () => (await page.$$('[data-testid=eyes] button')).length === 4);
   await page.click('[data-testid=eyes] button');
   await says(page, '[data-testid=last-line]', 'Ada C.: seen clean');
-  await different(page, 'Ben C.', 'Fewer, half or more');
+  await different(page, 'Ben C.', 'Fewer, counted …', '1 whole round');
+  await says(page, '[data-testid=last-line]', '1 round');
   await hall.server.stop('SIGKILL');
   await different(page, 'Cleo C.', 'Form …', 'Not put right', 'Heel leaves the floor');
   await different(page, 'Dora C.', 'Pain …', 'shoulder', 'left', '2');

@@ -8,7 +8,7 @@ import { measuredFacts } from './margins';
 
 /** The whole rule set from results to levels, as the engine takes it. The version rises with any change of it. */
 export const levelRules: LevelRules = {
-  version: '2026-12-1',
+  version: '2026-12-2',
   ladders,
   accessories,
   offers,

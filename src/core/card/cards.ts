@@ -133,11 +133,23 @@ export function panelOf(level: Level, body: CardBody, book: CardBook): CardPanel
     tempo: move && entry?.within?.[0]?.dial !== 'lowering' ? tempoLine(move) : null,
     breath: move ? breathLine(move) : null,
     leg: mind === null ? null : `Sore leg ${mind === 'front' ? 'in front' : 'behind'}.`,
-    load: level.loadKg === null ? null : `The ${level.loadKg} kg weight, held at the breastbone.`,
+    load: loadLine(level),
     much: level.within ? `${capital(level.within.words)}.` : null,
     lookAfter: check?.cue ?? null,
     figure: figureFor(level, body, book.posesOf),
   };
+}
+
+function loadLine({ loadKg, carried }: Level): string | null {
+  if (loadKg === null) return null;
+  switch (carried) {
+    case 'each-hand':
+      return `${loadKg / 2} kg in each hand.`;
+    case 'in-box':
+      return `${loadKg} kg in the box.`;
+    case undefined:
+      return `The ${loadKg} kg weight, held at the breastbone.`;
+  }
 }
 
 /** Where the own helper stands, as it is said to the person. */

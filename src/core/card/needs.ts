@@ -18,7 +18,7 @@ export interface HallNeeds {
 }
 
 /** What somebody does of one pattern, as far as it asks for things. */
-type Asked = Pick<Level, 'pattern' | 'rung' | 'support' | 'targetCm' | 'loadKg'>;
+type Asked = Pick<Level, 'pattern' | 'rung' | 'support' | 'targetCm' | 'loadKg' | 'carried'>;
 
 /**
  * What the levels of people ask for when all of them train one pattern after the other: of each thing as many as the pattern
@@ -41,9 +41,12 @@ export function needsOf(
     chairs: most((l, poses) => !isSeat(l) && (poses?.hold === 'chair-back' || poses?.props.includes('chair') === true)),
     rail: most((l, poses) => (poses?.hold === 'rail' || poses?.hold === 'side-rail') && l.support !== '0'),
     ...{ mats: has('mat'), surfaces: has('surface'), steps: has('step'), boxes: has('box') },
-    weights: counted(levels.flatMap((l) => l.loadKg ?? [])).map(([kg, count]) => ({ kg, count })),
+    weights: counted(levels.flatMap(weightsOf)).map(([kg, count]) => ({ kg, count })),
   };
 }
+
+const weightsOf = ({ loadKg, carried }: Asked): number[] =>
+  loadKg === null ? [] : carried === 'each-hand' ? [loadKg / 2, loadKg / 2] : [loadKg];
 
 /** How often each stands in a list, the most frequent first. */
 function counted(all: readonly number[]): (readonly [number, number])[] {

@@ -1,5 +1,6 @@
 import type { Dose, DoseCaps } from '../shapes/dose';
 import type { Pattern, Support } from '../shapes/facts';
+import type { CarriedHow } from '../shapes/ladder';
 
 /** A fact that opened the rung, or changed how it is done, in words. */
 export interface Reason {
@@ -67,6 +68,8 @@ export interface Level {
   /** How much of the movement is done: the place in the list of the rung, from 0, and its words then. */
   readonly within?: { readonly step: number; readonly words: string };
   readonly loadKg: number | null;
+  /** How the weight is carried where it is not held close. */
+  readonly carried?: CarriedHow;
   readonly dose: Dose;
   /** What caps the dose today, however long somebody trained; left out where nothing does. */
   readonly doseCaps?: DoseCaps;

@@ -246,6 +246,7 @@ function levelFrom(ladder: Ladder, given: Judged, judged: readonly Judged[], one
     dial,
     ...withinAt(rung, 0),
     loadKg: load.kg,
+    ...(rung.carries && load.kg !== null ? { carried: rung.carries.how } : {}),
     dose,
     ...(Object.keys(caps).length > 0 ? { doseCaps: caps } : {}),
     code: printLevelCode(code),
@@ -573,7 +574,8 @@ function askFirstBlocks({ facts, inForce }: Case): Block[] {
 
 /**
  * The heaviest in the kit that is at most a twentieth of body mass and 4 kg, on the weighted squat, or on the seat tap of
- * somebody strong; none in the first classes, on an old result, or where anything forbids a weight.
+ * somebody strong; what classes brought on a rung that carries one. None in the first classes, on an old result, or where
+ * anything forbids a weight.
  */
 function loadFor(
   pattern: Pattern,
@@ -583,28 +585,67 @@ function loadFor(
   old: boolean,
 ): { kg: number | null; missing: string | null } {
   const nothing = { kg: null, missing: null };
+  if (!mayLoad(pattern, rung, hands, one, old)) return nothing;
+  const most = mostLoadKg(rung, one);
+  const missing = (what: string) => (rung.load ? { kg: null, missing: what } : nothing);
+  if (most === null) return missing('body mass, to know how light the first weight must be');
+  const before = one.facts.lastConfirmed.find((l) => l.pattern === pattern && l.rung === rung.rung)?.kg ?? 0;
+  const kg = loadsUpTo(most, rung, one.facts).findLast((load) => !rung.carries || load <= before);
+  return kg === undefined ? missing(`a weight of at most ${most} kg`) : { kg, missing: null };
+}
+
+/** Whether a rung carries a weight for somebody at all. */
+function mayLoad(
+  pattern: Pattern,
+  { load, loadsFrom, carries }: Rung,
+  hands: Support,
+  one: Case,
+  old: boolean,
+): boolean {
+  if (old || atFirstLine(one) || one.askFirst) return false;
+  if (load) return true;
   const { facts, inForce, readings } = one;
-  const { load } = one.rules.house;
-  const tap = rung.loadsFrom;
-  if ((!rung.load && !tap) || old || atFirstLine(one) || one.askFirst) return nothing;
-  if (tap) {
-    const clean = readings.get('cleanStands')?.reading;
-    const strong = clean?.state === 'fresh' && clean.cautious >= load.tap.stands;
-    const sore = facts.limiters.some((l) => l.kind === 'knee-pain' && (l.pain ?? 10) > load.tap.kneePainMost);
-    const free = hands === 'h' || hands === '0';
-    const forbidden = closing(inForce, pattern, tap).length > 0;
-    if (!strong || !free || sore || forbidden || facts.sessionsLogged < load.tap.fromClasses) return nothing;
+  const free = hands === 'h' || hands === '0';
+  const sore = (kind: string, most: number) => facts.limiters.some((l) => l.kind === kind && (l.pain ?? 10) > most);
+  if (carries) {
+    const { unlessCloses, painMost } = carries;
+    const closed = closing(inForce, unlessCloses.pattern, unlessCloses.rung).length > 0;
+    return free && !closed && !(painMost && sore(painMost.kind, painMost.pain));
   }
-  const { massKg } = facts.person;
-  if (massKg === null)
-    return tap ? nothing : { kg: null, missing: 'body mass, to know how light the first weight must be' };
-  const most = Math.min(load.mostKg, Math.floor(load.shareOfMass * massKg * 10) / 10);
-  const heaviest = Math.max(
-    0,
-    ...facts.kit.weightsKg.map((kg) => Math.floor(kg * 10 + 1e-9) / 10).filter((kg) => kg <= most),
+  if (loadsFrom === undefined) return false;
+  const { tap } = one.rules.house.load;
+  const clean = readings.get('cleanStands')?.reading;
+  const strong = clean?.state === 'fresh' && clean.cautious >= tap.stands;
+  const forbidden = closing(inForce, pattern, loadsFrom).length > 0;
+  return (
+    strong && free && !sore('knee-pain', tap.kneePainMost) && !forbidden && facts.sessionsLogged >= tap.fromClasses
   );
-  if (heaviest > 0) return { kg: heaviest, missing: null };
-  return tap ? nothing : { kg: null, missing: `a weight of at most ${most} kg` };
+}
+
+/** In kg, to a tenth; `null` where body mass is not known. */
+function mostLoadKg({ carries }: Rung, { facts: { person }, rules: { house } }: Case): number | null {
+  const { shareOfMass, mostKg } = house.load;
+  if (person.massKg === null) return null;
+  return Math.min(mostKg, carries?.mostKg ?? mostKg, Math.floor(shareOfMass * person.massKg * 10) / 10);
+}
+
+/** What the hall has to carry, lightest first; in each hand only two that weigh the same. */
+function loadsUpTo(mostKg: number, { carries }: Rung, { kit }: Pick<Facts, 'kit'>): number[] {
+  const each = kit.weightsKg.map((kg) => Math.floor(kg * 10 + 1e-9) / 10);
+  const all =
+    carries?.how === 'each-hand'
+      ? each.filter((kg, i) => each.indexOf(kg) !== i).map((kg) => Math.round(2 * kg * 10) / 10)
+      : each;
+  return [...new Set(all)].filter((kg) => kg <= mostKg).sort((a, b) => a - b);
+}
+
+/** The weights that somebody may carry on a rung as it is given, lightest first; in kg. */
+export function loadsOn(rules: LevelRules, facts: Facts, level: Level): number[] {
+  const one = caseOf(rules, facts);
+  const rung = rules.ladders.find((l) => l.pattern === level.pattern)?.rungs.find((r) => r.rung === level.rung);
+  if (!one || !rung || !mayLoad(level.pattern, rung, level.support, one, level.dial != null)) return [];
+  const most = mostLoadKg(rung, one);
+  return most === null ? [] : loadsUpTo(most, rung, facts);
 }
 
 /** The least of all that caps a dose; nothing where nothing does. */

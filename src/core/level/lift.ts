@@ -13,11 +13,19 @@ export function liftOn(
   return target && 'lifts' in target ? target : null;
 }
 
-/** Whether the rules allow a level now: what is lifted from so low a box as well. */
+/** Whether the rules allow a level now: what is lifted from so low a box, and a weight that classes bring, as well. */
 export function isAllowed(rules: LevelRules, facts: Facts, to: Level): boolean {
-  const lifted = liftOn(rules.ladders, to) ? { ...facts, liftHeightCm: to.targetCm ?? 0 } : facts;
-  const at = levelAt(rules, lifted, to.pattern, to.rung, null);
-  return isOpen(at) && !isOver(to, at) && (lifted === facts || (to.targetCm ?? 0) >= (at.targetCm ?? 0));
+  const lifts = liftOn(rules.ladders, to) !== null;
+  const lifted = lifts ? { ...facts, liftHeightCm: to.targetCm ?? 0 } : facts;
+  const at = levelAt(rules, to.carried ? withCarried(lifted, to) : lifted, to.pattern, to.rung, null);
+  return isOpen(at) && !isOver(to, at) && (!lifts || (to.targetCm ?? 0) >= (at.targetCm ?? 0));
+}
+
+/** The facts as they would be with a weight confirmed. */
+function withCarried(facts: Facts, { pattern, rung, support, loadKg }: Level): Facts {
+  const others = facts.lastConfirmed.filter((l) => l.pattern !== pattern);
+  const said = { pattern, rung, support, ...(loadKg === null ? {} : { kg: loadKg }) };
+  return { ...facts, lastConfirmed: [...others, said] };
 }
 
 /** The height of what was lifted by the newest level on record; `null` where none lifts. */

@@ -176,9 +176,10 @@ export function saidBefore(decided: readonly Decided[]): {
   const onLadders = decided.filter((d) => !d.level.own);
   const done = onLadders.filter((d) => d.level.byHand?.word !== 'not-this');
   return {
-    lastConfirmed: newestOf(done).map(({ pattern, rung, support, within }) => ({
+    lastConfirmed: newestOf(done).map(({ pattern, rung, support, within, loadKg }) => ({
       ...{ pattern, rung, support },
       ...(within && within.step > 0 ? { step: within.step } : {}),
+      ...(loadKg === null ? {} : { kg: loadKg }),
     })),
     setByHand: newestOf(onLadders).flatMap(({ pattern, rung, support, byHand }) =>
       byHand?.word === 'higher' ? [{ pattern, rung, support, reason: byHand.why }] : [],

@@ -172,6 +172,8 @@ export interface RungConfirmed extends Omit<RungShown, 'on'> {
   readonly support: Support;
   /** How much of the movement: the place in the list of the rung; left out at its first. */
   readonly step?: number;
+  /** The weight that was carried; left out where there was none. */
+  readonly kg?: number;
 }
 
 /** Everything the level engine reads. The same facts and rules give the same answer, byte for byte. */

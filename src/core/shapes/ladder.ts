@@ -97,6 +97,9 @@ export const rungFlags = ['deep-hold', 'impact', 'pad-under-knee', 'head-low'] a
 export type RungFlag = (typeof rungFlags)[number];
 export type RungWord = RungFlag | 'weight' | 'one-leg' | 'floor';
 
+/** How a weight is carried where it is not held close. */
+export type CarriedHow = 'each-hand' | 'in-box';
+
 export interface Rung {
   readonly rung: number;
   readonly name: string;
@@ -152,6 +155,14 @@ export interface Rung {
   readonly ownTest?: MeasuredFactId;
   /** Carries a weight for who is strong, where nothing closes this rung of the ladder. */
   readonly loadsFrom?: number;
+  /** May carry a weight that classes bring, the lightest first, where nothing closes the rung that is named and no pain is over it. */
+  readonly carries?: {
+    readonly how: CarriedHow;
+    /** All of it together; else as the house has it. */
+    readonly mostKg?: number;
+    readonly unlessCloses: { readonly pattern: Pattern; readonly rung: number };
+    readonly painMost?: { readonly kind: LimiterKind; readonly pain: number };
+  };
   /** Left and right apart. */
   readonly aSide?: true;
   readonly load: boolean;
@@ -166,6 +177,8 @@ export interface Ladder {
     readonly withHands: MeasuredFactId;
     readonly held: MeasuredFactId;
   };
+  /** Its height comes down last, once the rung above is not open. */
+  readonly heightLast?: true;
   /** Easiest first. */
   readonly rungs: readonly Rung[];
 }

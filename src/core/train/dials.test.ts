@@ -179,3 +179,68 @@ test('no dial passes what the rules allow, and one back never asks more than bef
     { numRuns: 150 },
   );
 });
+
+describe('a weight that classes bring', () => {
+  const kit = { ...strong.kit, boxesCm: [], weightsKg: [0.5, 0.5, 1, 1, 2] };
+  const ten = someone({ results: [stands(10), done('four-stage', 4), ...legs(12)] });
+  const noBox = { ...ten, kit };
+  /** The free hinge at the end of its dials: the box for the next rung is not there. */
+  const hinge = at(noBox, 'H', 4, { within: { step: 1, words: 'hands to the knees' } });
+  const said = (level: Level) => ({
+    ...noBox,
+    lastConfirmed: [{ pattern: 'H', rung: 4, support: level.support, kg: level.loadKg ?? 0 }] as Facts['lastConfirmed'],
+  });
+  test('the free hinge: half a kilogram in each hand, then a kilogram, and no more; it is a risk dial', () => {
+    const first = next(noBox, hinge);
+    expect(first).toMatchObject({ dial: 'load', risk: true, level: { loadKg: 1, carried: 'each-hand' } });
+    if (!first.level) throw new Error('no weight');
+    expect(first.level.code).toContain('+1@');
+    expect([isAllowed(rules, noBox, first.level), at(said(first.level), 'H', 4).loadKg]).toEqual([true, 1]);
+    const second = next(said(first.level), first.level);
+    expect(second.level).toMatchObject({ rung: 4, loadKg: 2 });
+    expect(second.level && next(said(second.level), second.level).dial).not.toBe('load');
+  });
+  test('without two that weigh the same there is none, and a test alone gives none', () => {
+    const single = { ...noBox, kit: { ...kit, weightsKg: [0.5, 1, 2] } };
+    expect([next(single, hinge).dial, hinge.loadKg]).toEqual([null, null]);
+  });
+  test.each<[string, Partial<Facts>]>([
+    ['a back at 3 of 10', { limiters: [{ kind: 'back-pain', pain: 3 }] }],
+    ['whatever closes the weighted squat', { limiters: [{ kind: 'knee-pain', pain: 3 }] }],
+    ['the first classes', { sessionsLogged: 1 }],
+    ['a body mass that nobody knows', { person: { ...ten.person, massKg: null } }],
+  ])('%s: none, and none of one that was confirmed', (_what, more) => {
+    expect(next({ ...noBox, ...more }, hinge).dial).not.toBe('load');
+    const carried = { ...hinge, loadKg: 2, carried: 'each-hand' } as const;
+    const facts = { ...said(carried), ...more };
+    const given = levelAt(rules, facts, 'H', 4, null);
+    expect([isOpen(given) ? given.loadKg : null, isAllowed(rules, facts, carried)]).toEqual([null, false]);
+  });
+  test('in the box of the lift squat the lightest first, a kilogram more at a time', () => {
+    const facts = { ...ten, liftHeightCm: 0, kit: { ...strong.kit, weightsKg: [1, 2, 3.5] } };
+    const low = at(facts, 'H', 5);
+    const one = next(facts, { ...low, targetCm: 0 }).level;
+    expect(one).toMatchObject({ rung: 5, loadKg: 1, carried: 'in-box' });
+    const two = one && next(facts, one).level;
+    expect(two).toMatchObject({ loadKg: 2 });
+    // From two to three and a half is too much at once, and over a twentieth of this body.
+    expect(two && next(facts, two).dial).not.toBe('load');
+  });
+  test('one dial back is without it, all else as it was', () => {
+    const carried = { ...hinge, loadKg: 2, carried: 'each-hand', code: 'H4/0+2@5x2' } as const;
+    const back = oneDialBack(rules, noBox, ladderOf('H'), carried);
+    expect(back).toMatchObject({ rung: 4, loadKg: null, support: hinge.support, targetCm: hinge.targetCm });
+    expect(back).not.toHaveProperty('carried');
+  });
+});
+
+test('the target of a wide hold comes down last: hands and the next rung before it', () => {
+  const first = at(strong, 'W', 3);
+  const high = { ...first, targetCm: (first.targetCm ?? 0) + 3 };
+  expect(next(strong, high).dial).toBe('rung');
+  // Where the next rung is shut, the target does.
+  const shut = someone({ ...strong, results: [stands(7), done('four-stage', 4), ...legs(12)] });
+  const own = at(shut, 'W', 3);
+  const over = { ...own, targetCm: (own.targetCm ?? 0) + 3 };
+  expect(next(shut, over)).toMatchObject({ dial: 'seat', level: { rung: 3, targetCm: own.targetCm } });
+});

@@ -1,5 +1,5 @@
 import type { Blocker, Level } from '../level/answer';
-import { levelAt } from '../level/assign';
+import { levelAt, loadsOn } from '../level/assign';
 import { handChoices } from '../level/byHand';
 import { printLevelCode } from '../level/code';
 import { liftOn } from '../level/lift';
@@ -29,6 +29,9 @@ export interface NextDial {
 
 /** Nobody sits more than so much lower at a time. House rule: common practice, no published source. */
 const mostLowerCm = 3;
+
+/** A weight grows by so much at a time. House rule: common practice, no published source. */
+const mostHeavierKg = 1;
 
 /** Dials that are turned only after two looks: free or hovering hands, any load, and these rungs. */
 const riskRungs: Readonly<Record<string, readonly number[]>> = {
@@ -62,7 +65,7 @@ export function nextDial(
     const freer = () => oneFreer(level, same);
     const more = () => (deeper?.kind === 'open' ? { dial: 'within' as const, level: deeper.level } : null);
     const turned =
-      lowerSeat(rules, facts, ladder, level, same) ??
+      (ladder.heightLast ? null : lowerSeat(rules, facts, ladder, level, same)) ??
       (on?.withinAfterHands ? (freer() ?? more()) : (more() ?? freer()));
     if (turned) return found(turned.dial, printed({ ...turned.level, dose: same.dose }), facts);
   }
@@ -71,8 +74,11 @@ export function nextDial(
     const at = levelAt(rules, facts, pattern, next, null);
     if (isOpen(at)) return found('rung', at, facts);
   }
-  if (isOpen(same) && (same.loadKg ?? 0) > (level.loadKg ?? 0))
-    return found('load', printed({ ...level, loadKg: same.loadKg, dose: same.dose }), facts);
+  const last = isOpen(same)
+    ? ((ladder.heightLast ? lowerSeat(rules, facts, ladder, level, same) : null) ??
+      heavier(rules, facts, level, same, on))
+    : null;
+  if (last && isOpen(same)) return found(last.dial, printed({ ...last.level, dose: same.dose }), facts);
   if (deeper?.kind === 'place') return closed('place', deeper.why);
   const [next] = above;
   if (!next) return closed('none', 'this is the top rung');
@@ -117,6 +123,15 @@ function lowerSeat(rules: LevelRules, facts: Facts, ladder: Ladder, level: Level
     : { dial: 'seat' as const, level: { ...same, targetCm: cm, support: level.support, dose: level.dose } };
 }
 
+/** The lightest weight there is, or the next one, a kilogram heavier at most. */
+function heavier(rules: LevelRules, facts: Facts, level: Level, { dial }: Level, on: Rung | undefined) {
+  const now = level.loadKg ?? 0;
+  const kg = loadsOn(rules, facts, { ...level, dial: dial ?? null }).find((load) => load > now);
+  if (kg === undefined || (now > 0 && kg > now + mostHeavierKg)) return null;
+  const carried = on?.carries ? { carried: on.carries.how } : {};
+  return { dial: 'load' as const, level: { ...level, loadKg: kg, ...carried } };
+}
+
 /** The same rung with more of the movement, or the firm step that the hall lacks for it. */
 function moreOf(
   on: Rung,
@@ -154,19 +169,25 @@ function closedBy(blockers: readonly Blocker[], testOf: (fact: string) => string
     : closed('need', words, null, decides);
 }
 
+const withoutLoad = ({ carried: _how, ...level }: Level): Level => ({ ...level, loadKg: null });
+
 /**
- * One dial back, the first that there is: a seat at least five centimetres up, one step more support, on the floor one rung
- * down; else the dose alone. Its dose is half.
+ * One dial back, the first that there is: a weight that classes brought, a seat at least five centimetres up, one step more
+ * support, on the floor one rung down; else the dose alone. Its dose is half, and it carries no weight that its rung does not
+ * ask for.
  */
-export function oneDialBack(rules: LevelRules, facts: Facts, ladder: Ladder, level: Level): Level {
-  const half = halfDose(level.dose);
-  const { pattern, rung } = level;
+export function oneDialBack(rules: LevelRules, facts: Facts, ladder: Ladder, from: Level): Level {
+  const half = halfDose(from.dose);
+  const { pattern, rung } = from;
   const given = levelAt(rules, facts, pattern, rung, null);
   const on = ladder.rungs.find((r) => r.rung === rung);
+  const level = on?.load ? from : withoutLoad(from);
+  // A weight that classes brought was the last dial that went up.
+  if (from.carried) return printed({ ...level, dose: half, dial: null });
   if (isOpen(given) && level.targetCm !== null) {
     const { lower } = handChoices(rules, facts, ladder, given);
-    const from = level.targetCm + 5;
-    const cm = lower.find((c) => c.level.rung === rung)?.heightsCm.find((h) => h >= from);
+    const least = level.targetCm + 5;
+    const cm = lower.find((c) => c.level.rung === rung)?.heightsCm.find((h) => h >= least);
     if (cm !== undefined) return printed({ ...level, targetCm: cm, dose: half, dial: 'seat' });
   }
   const support = supports[supports.indexOf(level.support) - 1];

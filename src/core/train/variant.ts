@@ -37,6 +37,7 @@ export interface Variant {
   readonly support: Support;
   readonly targetCm: number | null;
   readonly loadKg: number | null;
+  readonly carried?: Level['carried'];
   /** How much of the movement, in words; left out where the rung has no such place. */
   readonly much?: string;
   /** The lower of the class’s and their own. */
@@ -127,7 +128,12 @@ export function doingOf(part: Part, who: Trainee, spotter: string | null, way: T
     ...{ personId: who.id, pattern: level.pattern, rung: level.rung, name: level.name, support, folded: how },
     shelf: needs && spotter === null ? 'A' : shelf,
     ...(level.within ? { much: level.within.words } : {}),
-    ...{ targetCm: level.targetCm, loadKg: held ? null : level.loadKg, dose: lowerDose(mostOf(part), level.dose) },
+    ...{
+      targetCm: level.targetCm,
+      loadKg: held ? null : level.loadKg,
+      ...(level.carried && !held ? { carried: level.carried } : {}),
+      dose: lowerDose(mostOf(part), level.dose),
+    },
     ...{
       code: level.code,
       why: [how && whyOf[how], noStep].filter((words) => words !== null).join('; ') || null,

@@ -205,6 +205,7 @@ function Fewer({ dose, pattern, say }: { dose: Dose; pattern: Pattern; say: (con
                 key={n}
                 look="line"
                 className="num min-h-20! min-w-20! text-2xl"
+                aria-label={of === 'each' ? `${n}${unit} in each` : `${n} whole ${n === 1 ? 'round' : 'rounds'}`}
                 onClick={() =>
                   say({ kind: 'fewer', pattern, half: isHalf(dose, { of, n }) ? 'more' : 'less', done: { of, n } })
                 }

@@ -2,7 +2,7 @@ import { shelves, type Shelf } from '../../core/shapes/class';
 import { sentenceIn, shortLengthWords, unitsOf } from '../../core/math/units';
 import type { UnitSystem } from '../../core/shapes/person';
 import { isVariant, type Doing } from '../../core/train/variant';
-import { handsAreNamed, handWords } from '../levels/levelWords';
+import { handsAreNamed, handWords, loadWords } from '../levels/levelWords';
 import type { ClassPlan } from '../../core/train/plan';
 import type { WrittenLine } from '../../core/shapes/classLog';
 import { standing } from '../../core/train/log';
@@ -81,12 +81,13 @@ export function Shelves({
 
 function DoingWords({ doing, units }: { doing: Doing; units: UnitSystem }) {
   if (!isVariant(doing)) return doing.why;
-  const { name, much, targetCm, support, spotter, turn, why, folded } = doing;
+  const { name, much, targetCm, support, loadKg, carried, spotter, turn, why, folded } = doing;
   const how = [
     ...(much === undefined ? [] : [sentenceIn(much, units)]),
     ...(targetCm === null ? [] : [shortLengthWords(targetCm, unitsOf[units].length)]),
     // What is said beside the name says it already.
     ...(handsAreNamed(name) || folded === 'held' ? [] : [handWords[support]]),
+    ...(loadKg === null ? [] : [loadWords({ loadKg, carried }, units)]),
     ...(spotter === null
       ? []
       : [`${spotter} beside${turn === undefined ? '' : turn === 1 ? ', rounds 1, 3 …' : ', rounds 2, 4 …'}`]),

@@ -3,7 +3,7 @@ import { cautions } from '../../catalogue/cautions/cautions';
 import type { Blocker, Level } from '../../core/level/answer';
 import { coachedOn, type Coached } from '../../core/level/coaching';
 import { hazardsAt } from '../../core/level/hazards';
-import { massWords, sentenceIn, shortLengthWords, unitsOf } from '../../core/math/units';
+import { sentenceIn, shortLengthWords, unitsOf } from '../../core/math/units';
 import { ladderKey, setPatterns } from '../../core/shapes/facts';
 import type { HouseRules, Ladder } from '../../core/shapes/ladder';
 import type { UnitSystem } from '../../core/shapes/person';
@@ -12,6 +12,7 @@ import { lookOf } from '../drawing/patterns';
 import { Stool } from '../drawing/stool';
 import { ButtonLink } from '../touch/button';
 import { doseWords } from './bayWords';
+import { loadWords } from './levelWords';
 
 /** What to put up and do, why this rung, and what opens the next. */
 export function Detail({
@@ -158,7 +159,7 @@ export function doWords(level: Level, ladder: Ladder, units: UnitSystem): string
       : lifts
         ? ` It stands at ${shortLengthWords(level.targetCm, unitsOf[units].length)}, on something firm.`
         : ` Seat ${shortLengthWords(level.targetCm, unitsOf[units].length)}${built}, back to the wall.`;
-  const load = level.loadKg === null ? '' : ` ${massWords(level.loadKg, unitsOf[units].mass)} held close.`;
+  const load = level.loadKg === null ? '' : ` ${capital(loadWords({ ...level, loadKg: level.loadKg }, units))}.`;
   const much = level.within ? ` ${capital(sentenceIn(level.within.words, units))}.` : '';
   return `${sentenceIn(does ?? '', units)}${much}${seat} ${capital(level.supportWords)}.${load} ${capital(doseWords(level.dose, rung?.aSide))}.`;
 }

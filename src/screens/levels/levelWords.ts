@@ -14,15 +14,31 @@ export const handWords: Readonly<Record<Support, string>> = {
 
 /** A level in words: `Seat tap, 48 cm, hands just above the rail`; its code stands behind it, small. */
 export const levelWords = (
-  { name, targetCm, support, loadKg }: Pick<Level, 'name' | 'targetCm' | 'support' | 'loadKg'>,
+  { name, targetCm, support, loadKg, carried }: Pick<Level, 'name' | 'targetCm' | 'support' | 'loadKg' | 'carried'>,
   units: UnitSystem,
 ): string =>
   [
     name,
     ...(targetCm === null ? [] : [shortLengthWords(targetCm, unitsOf[units].length)]),
     ...(handsAreNamed(name) ? [] : [handWords[support]]),
-    ...(loadKg === null ? [] : [massWords(loadKg, unitsOf[units].mass)]),
+    ...(loadKg === null ? [] : [loadWords({ loadKg, carried }, units)]),
   ].join(', ');
 
 /** A rung whose own name says where the hands are says it once. */
 export const handsAreNamed = (name: string): boolean => /\bhands?\b/i.test(name);
+
+/** A weight, and where it is: held close, in each hand, in what is lifted. */
+export function loadWords(
+  { loadKg, carried }: { readonly loadKg: number; readonly carried?: Level['carried'] | undefined },
+  units: UnitSystem,
+): string {
+  const { mass } = unitsOf[units];
+  switch (carried) {
+    case 'each-hand':
+      return `${massWords(loadKg / 2, mass)} in each hand`;
+    case 'in-box':
+      return `${massWords(loadKg, mass)} in the box`;
+    case undefined:
+      return `${massWords(loadKg, mass)} held close`;
+  }
+}

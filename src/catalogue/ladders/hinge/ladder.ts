@@ -74,6 +74,11 @@ export const hinge = {
         { dial: 'depth', words: 'hands to the knees' },
       ],
       dose: 'reps',
+      // Two of a kilogram at most.
+      carries: {
+        ...{ how: 'each-hand', mostKg: 2, unlessCloses: { pattern: 'S', rung: 8 } },
+        painMost: { kind: 'back-pain', pain: 2 },
+      },
       load: false,
     },
     {
@@ -93,6 +98,7 @@ export const hinge = {
       ],
       target: { lifts: [50, 40, 30, 0] },
       dose: 'reps',
+      carries: { how: 'in-box', unlessCloses: { pattern: 'S', rung: 8 } },
       load: false,
     },
     {

@@ -5,6 +5,7 @@ import { hands, held, hold, positions, sits, stands } from '../needs';
 export const wide = {
   pattern: 'W',
   title: 'Wide hold',
+  heightLast: true,
   rungs: [
     {
       rung: 1,
