@@ -4,7 +4,7 @@ const config: NextConfig = {
   reactStrictMode: true,
   poweredByHeader: false,
   devIndicators: false,
-  serverExternalPackages: ['better-sqlite3'],
+  serverExternalPackages: ['better-sqlite3', 'highs'],
   outputFileTracingRoot: import.meta.dirname,
   // `npm test` has tsc look at the types before it builds; who starts the demo hall need not wait for it again.
   typescript: { ignoreBuildErrors: true },

@@ -315,3 +315,28 @@ test('it ends: the two questions, what follows with the lines that made it; take
   await says(page, '[data-testid=plan-told]', 'A class of this group was held today already');
   expect(faults).toEqual([]);
 });
+
+test('who sits where: two chairs for six say two waves or who has none, what would do, and how to hold on; drawn, listed, one page on paper', async () => {
+  const plan = { day: today, groupId: null, template: 'intervals', minutes: 60, leader: '', helpers: [], people: ids };
+  const intervals = await send(hall, 'GET', `/api/v1/classes/${key}`);
+  const { blocks: of } = (intervals.body as { plan: { blocks: unknown } }).plan;
+  expect((await send(hall, 'PUT', '/api/v1/classes/seats-class-1', { ...plan, blocks: of })).status).toBe(201);
+  const { page, faults } = await visit('/class');
+  const link = await page.waitForSelector('::-p-xpath(//li[contains(., "planned")]//a[contains(., "Who sits where")])');
+  await link?.click();
+  await says(page, 'h1', 'Who sits where');
+  await says(page, '[data-testid=set-up-told]', 'sit at once');
+  await says(page, '[data-testid=set-up-told]', 'Nobody wrote how much free wall there is');
+  const places = await page.$$eval('[data-testid=set-up-places] li', (all) => all.map((li) => li.textContent));
+  expect(places.join(' ')).toContain('chair of 43 cm');
+  for (const name of names) expect(places.join(' ')).toContain(`${name.split(' ')[0] ?? ''} C.`);
+  expect(await textOf(page, '[data-testid=set-up-carry]')).toContain('1 chair of 43 cm');
+  await looksRight(page);
+  const paper = Buffer.from(await page.pdf({ preferCSSPageSize: true, format: 'A4' })).toString('latin1');
+  expect(paper.match(/\/Type\s*\/Page[^s]/g)).toHaveLength(1);
+  await press(page, 'To the class');
+  await page.waitForSelector('[data-testid=now-clock]');
+  expect(faults).toEqual([]);
+  await page.goto(`${hall.server.url}/class/nobody-planned-it/set-up`);
+  await says(page, 'main', 'not');
+});

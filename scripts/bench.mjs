@@ -18,6 +18,7 @@ node('--import', 'tsx', 'bench/score.ts');
 node('--import', 'tsx', 'bench/load.ts');
 node('--import', 'tsx', 'bench/day.ts');
 node('--import', 'tsx', 'bench/cards.ts');
+node('--import', 'tsx', 'bench/seats.ts');
 const folder = mkdtempSync(join(tmpdir(), 'ready-stool-bench-'));
 const tested = join(folder, 'tested.sqlite');
 node('--import', 'tsx', 'bench/tested.ts', tested, '5000', '50');

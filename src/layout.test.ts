@@ -13,7 +13,7 @@ const house: Record<string, { rooms: string[]; packages: string[] }> = {
   database: { rooms: ['database', 'core'], packages: ['kysely', 'better-sqlite3'] },
   'use-cases': {
     rooms: ['use-cases', 'core', 'catalogue', 'schemas', 'formats', 'database'],
-    packages: ['kysely', 'minisearch'],
+    packages: ['kysely', 'minisearch', 'highs'],
   },
   workers: { rooms: ['workers', 'core'], packages: ['comlink'] },
   screens: {
@@ -51,7 +51,7 @@ function rules(root: string): IForbiddenRuleType[] {
       pathNot: [
         ...rooms.map((r) => `^${root}${escape(r)}(/|\\.ts$)`),
         ...packages.map((p) => `node_modules/(@types/)?${escape(p)}/`),
-        ...(room === 'core' || room === 'catalogue' ? [] : ['^(node:)?(fs|path|crypto|url|stream)$']),
+        ...(room === 'core' || room === 'catalogue' ? [] : ['^(node:)?(fs|path|crypto|url|stream|worker_threads)$']),
       ],
     },
   }));

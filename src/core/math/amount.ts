@@ -8,6 +8,12 @@ const singulars: Readonly<Record<string, string>> = {
   positions: 'position',
   touches: 'touch',
   people: 'person',
+  chairs: 'chair',
+  pads: 'pad',
+  mats: 'mat',
+  weights: 'weight',
+  'raised surfaces': 'raised surface',
+  'boxes to lift': 'box to lift',
 };
 
 /** The unit as it stands after a figure: `1 stand`, `2 stands`, `1 s`. */

@@ -73,10 +73,10 @@ export function ClassList({ classes, groups, today, forgotten }: Props) {
           </h2>
           <ul>
             {classes.map((c) => (
-              <li key={c.key} className="border-b border-rule">
+              <li key={c.key} className="flex flex-wrap items-center gap-x-5 border-b border-rule">
                 <Link
                   href={c.state === 'closed' ? `/class/${c.key}/after` : `/class/${c.key}`}
-                  className="flex min-h-12 flex-wrap items-center gap-x-5"
+                  className="flex min-h-12 min-w-0 flex-1 flex-wrap items-center gap-x-5"
                 >
                   <span className="num w-32">{c.day === today ? 'today' : dayWords(c.day)}</span>
                   <span className="min-w-0 flex-1 font-semibold underline decoration-rule underline-offset-4">
@@ -86,6 +86,14 @@ export function ClassList({ classes, groups, today, forgotten }: Props) {
                   <span>{amount(c.people, 'people')}</span>
                   <b className="w-20">{stateWords[c.state]}</b>
                 </Link>
+                {c.state !== 'closed' && (
+                  <Link
+                    href={`/class/${c.key}/set-up`}
+                    className="inline-flex min-h-11 items-center text-squat underline underline-offset-4"
+                  >
+                    Who sits where
+                  </Link>
+                )}
               </li>
             ))}
           </ul>

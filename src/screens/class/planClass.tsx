@@ -102,12 +102,12 @@ export function PlanClass(props: Props) {
     change(last, true);
   };
   const blocks = (next: readonly BlockAsked[]) => change({ ...asked, blocks: next });
-  const start = () =>
+  const start = (then: '' | '/set-up') =>
     work(async () => {
       key.current ||= newClientKey();
       const said = await save(key.current, asked).catch(() => null);
       if (said === null) setFault('The server did not answer. Press again; nothing is kept twice.');
-      else if (said.kind === 'created' || said.kind === 'known') router.push(`/class/${key.current}`);
+      else if (said.kind === 'created' || said.kind === 'known') router.push(`/class/${key.current}${then}`);
       else setFault(said.errors?.map((e) => e.message).join(' ') ?? 'This plan was not kept.');
     });
   const { plan, minutesPlanned, dropped, order, overMinutes, carry, seats, untested, heldAlready } = shown;
@@ -367,11 +367,19 @@ export function PlanClass(props: Props) {
       </div>
       <FootBar>
         <Button
-          onClick={start}
+          onClick={() => start('')}
           disabled={busy || asked.people.length === 0 || overMinutes > 0}
           className="min-h-14! text-lg"
         >
           Keep it and go to the class
+        </Button>
+        <Button
+          look="line"
+          onClick={() => start('/set-up')}
+          disabled={busy || asked.people.length === 0 || overMinutes > 0}
+          className="min-h-14! text-lg"
+        >
+          Keep it: who sits where
         </Button>
         <Button look="line" onClick={undo} disabled={before.length === 0}>
           Undo

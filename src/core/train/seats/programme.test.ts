@@ -10,7 +10,10 @@ beforeAll(async () => {
   solve = (lp) => {
     const { Status, Columns } = highs.solve(lp, { mip_rel_gap: 0 });
     const at = Object.fromEntries(
-      Object.entries(Columns).map(([name, c]) => [name, 'Primal' in c ? (c.Primal ?? 0) : 0]),
+      Object.entries(Columns).map(([name, column]) => {
+        const primal: unknown = Reflect.get(column, 'Primal');
+        return [name, typeof primal === 'number' ? primal : 0];
+      }),
     );
     return Promise.resolve({ kind: Status === 'Optimal' ? 'proven' : 'none', at });
   };

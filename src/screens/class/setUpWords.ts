@@ -1,0 +1,110 @@
+import { amount } from '../../core/math/amount';
+import { shortLengthWords, unitsOf } from '../../core/math/units';
+import type { Cupboard, UnitSystem } from '../../core/shapes/person';
+import type { HeldAnswer, Short } from '../../core/train/seats/holds';
+import type { SeatKind } from '../../core/train/seats/problem';
+import type { SeatPlan } from '../../core/train/seats/programme';
+import type { SetUp } from '../../core/train/seats/setUp';
+
+const footM = 0.3048;
+
+/** Metres, or whole feet where the hall works in inches: rounded up, as it is what is needed. */
+export const wallWords = (metres: number, units: UnitSystem): string =>
+  units === 'us' ? `${Math.ceil(metres / footM)} ft` : `${metres.toFixed(1)} m`;
+
+/** `chair of 43 cm`, `chair of 43 cm, pads of 5 and 3 cm: 51 cm`. */
+export function seatWords({ chairCm, padsCm, heightCm, arms }: SeatKind, units: UnitSystem): string {
+  const cm = (n: number) => shortLengthWords(n, unitsOf[units].length);
+  const chair = `chair of ${cm(chairCm)}${arms ? ' with arms' : ''}`;
+  if (padsCm.length === 0) return chair;
+  return `${chair}, ${padsCm.length === 1 ? 'pad' : 'pads'} of ${padsCm.map(cm).join(' and ')}: ${cm(heightCm)}`;
+}
+
+/** Names as they are said: `Ada`, `Ada and Bo`, `Ada, Bo and Cleo`. */
+export const namesWords = (names: readonly string[]): string =>
+  names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1) ?? ''}`;
+
+const shortWords = ({ what, by }: Short, units: UnitSystem): string => {
+  if (what === 'wall') return `${wallWords(by, units)} more of free wall`;
+  if (what === 'rail') return by === 1 ? 'one more place at a rail' : `${by} more places at a rail`;
+  return by === 1 ? 'one more firm chair' : `${by} more firm chairs`;
+};
+
+const heldWords = ({ title, holding, atOnce, turns, short }: HeldAnswer, units: UnitSystem): string | null => {
+  if (turns === 1) return null;
+  const would = short.map((s) => shortWords(s, units)).join(' and ');
+  if (turns === null)
+    return `${title}: somebody holds on to something fixed, and there is nothing. It needs ${would}; till then it is left out or done seated.`;
+  return `${title}: ${amount(holding, 'people')} hold on, ${atOnce} at once. In ${turns} turns, or with ${would}.`;
+};
+
+/** What is to be said of a set-up, the gravest first; empty where everything is as it should be. */
+export function toldOf(
+  { seats, inTwo, oneMore, held, wallUnknown }: SetUp,
+  targets: Readonly<Record<string, number>>,
+  nameOf: (id: string) => string,
+  units: UnitSystem,
+): string[] {
+  const cm = (n: number) => shortLengthWords(n, unitsOf[units].length);
+  const used = usedOf({ seats, inTwo });
+  const all = seats.seats.reduce((sum, s) => sum + s.people.length, 0) + seats.unseated.length;
+  const over = used.seats.flatMap(({ kind, people }) =>
+    people.flatMap((id) => {
+      const by = kind.heightCm - (targets[id] ?? kind.heightCm);
+      return by > 0 ? [`${nameOf(id)} ${cm(by)}`] : [];
+    }),
+  );
+  const more = oneMore && `${oneMore.what === 'chair' ? 'firm chair' : 'pad'} of ${cm(oneMore.cm)}`;
+  return [
+    ...(used.waves === 2
+      ? [
+          `${seats.seats.length} of ${all} sit at once. In two waves: one half sits behind and counts aloud, then they change.`,
+        ]
+      : []),
+    ...(used.unseated.length > 0
+      ? [
+          `No seat here for ${namesWords(used.unseated.map((id) => `${nameOf(id)} (${cm(targets[id] ?? 0)})`))}: nobody sits lower than their level. What is done seated goes on any firm chair.`,
+        ]
+      : []),
+    ...(over.length > 0 ? [`Higher than their level, as their height is not free: ${over.join(', ')}.`] : []),
+    ...(more
+      ? [
+          oneMore.seats > 0
+            ? `One ${more} more would seat ${oneMore.seats === 1 ? 'one more' : `${oneMore.seats} more`} at once.`
+            : `One ${more} more would bring somebody to their own height.`,
+        ]
+      : []),
+    ...held.flatMap((h) => heldWords(h, units) ?? []),
+    ...(wallUnknown
+      ? [
+          'Nobody wrote how much free wall there is, so chairs to hold were not checked against it: Library, the cupboard.',
+        ]
+      : []),
+    ...(used.proven ? [] : ['This is the best that was found in the time; a better one may be there.']),
+  ];
+}
+
+/** In one wave where all sit so, else in two where more do. */
+export const usedOf = ({ seats, inTwo }: Pick<SetUp, 'seats' | 'inTwo'>): SeatPlan =>
+  inTwo && inTwo.unseated.length < seats.unseated.length ? inTwo : seats;
+
+/** What is carried for the seats, chairs first: `6 chairs of 43 cm`. */
+export function carryWords({ seats }: SeatPlan, units: UnitSystem): string[] {
+  const cm = (n: number) => shortLengthWords(n, unitsOf[units].length);
+  const count = (things: readonly string[]) =>
+    [...new Set(things)].map((t) => [t, things.filter((u) => u === t).length] as const);
+  const chairs = seats.map(({ kind }) => `of ${cm(kind.chairCm)}${kind.arms ? ' with arms' : ''}`);
+  const pads = seats.flatMap(({ kind }) => kind.padsCm.map((p) => `of ${cm(p)}`));
+  return [
+    ...count(chairs).map(([of, n]) => `${amount(n, 'chairs')} ${of}`),
+    ...count(pads).map(([of, n]) => `${amount(n, 'pads')} ${of}`),
+  ];
+}
+
+/** Whether there is anything to hold on to at all. */
+export const railWords = ({ railPlaces, tables, straps }: Cupboard): string =>
+  [
+    ...(railPlaces > 0 ? [`rail, ${railPlaces}`] : []),
+    ...(tables > 0 ? [`heavy tables, ${tables}`] : []),
+    ...(straps > 0 ? [`straps, ${straps}`] : []),
+  ].join(' · ');
