@@ -61,6 +61,7 @@ const aside = new Set([
   'day-plan',
   'class-face',
   'class-weeks',
+  'swap',
 ]);
 mkdirSync(target, { recursive: true });
 
@@ -210,6 +211,12 @@ await withDemo(async ({ browser, url, idOf }) => {
         await visit(href);
         if (await page.$eval('main', (m) => m.textContent.includes('Boris Tallow'))) break;
       }
+      await settle();
+    },
+    seats: async () => {
+      await shots['class-plan']();
+      await clickWords('Keep it: who sits where');
+      await page.waitForSelector('[data-testid=hall-plan]');
       await settle();
     },
     'class-run': async () => {

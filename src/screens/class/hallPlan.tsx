@@ -22,11 +22,14 @@ export interface DrawnPlace extends FloorPlace {
  */
 export function HallPlan(drawn: Drawn) {
   return (
-    <Measured start={1200} className="max-sm:hidden print:block">
-      {(px) => <Hall {...drawn} px={px} />}
-    </Measured>
+    // As wide as the hall is drawn, so that lists stand beside a small one and under a large one.
+    <div className="max-w-full max-sm:hidden print:block" style={{ flex: `0 1 ${widthOf(drawn.floor)}px` }}>
+      <Measured start={1200}>{(px) => <Hall {...drawn} px={px} />}</Measured>
+    </div>
   );
 }
+
+const widthOf = ({ widthM }: FloorPlan): number => cm(widthM) + 2 * edge.left;
 
 interface Drawn {
   readonly floor: FloorPlan;
@@ -40,7 +43,7 @@ interface Drawn {
 const leastPx = 14;
 
 function Hall({ floor, places, units, rail, px }: Drawn & { px: number }) {
-  const width = cm(floor.widthM) + 2 * edge.left;
+  const width = widthOf(floor);
   const scale = Math.min(1, px / width);
   const size = (of: number) => Math.max(of, leastPx / scale);
   /** Where a name has no room over its place the number stands alone; the list says whose it is. */
@@ -129,7 +132,7 @@ function Place({
           {/* Its back, away from whoever leads. */}
           <line x1={-27} x2={27} y1={-27} y2={-27} stroke={ink} strokeWidth={12} />
           {built.arms && <path d="M -27 -20 V 20 M 27 -20 V 20" stroke={ink} strokeWidth={10} fill="none" />}
-          <Words x={0} y={12} size={size(28)} bold>
+          <Words x={0} y={12} size={size(28)} bold on="board">
             {lengthFigure(built.heightCm, unitsOf[units].length)}
           </Words>
         </g>
@@ -164,6 +167,7 @@ function Words({
   size,
   anchor = 'middle',
   bold = false,
+  on = 'wood-pale',
   children,
 }: {
   x: number;
@@ -171,6 +175,7 @@ function Words({
   size: number;
   anchor?: 'start' | 'middle';
   bold?: boolean;
+  on?: 'wood-pale' | 'board';
   children: string;
 }) {
   return (
@@ -180,7 +185,7 @@ function Words({
       fontSize={size}
       fontWeight={bold ? 700 : 500}
       fill={ink}
-      stroke="var(--color-wood-pale)"
+      stroke={`var(--color-${on})`}
       strokeWidth={6}
       paintOrder="stroke"
     >

@@ -22,6 +22,10 @@ interface Props {
 
 const kindWords = { rail: 'at the rail', wall: 'chair along the wall', floor: 'on the floor' } as const;
 
+/** What is fixed and no rail comes after it along the wall. */
+const whereWords = ({ kind, xM }: DrawnPlace, railM: number): string =>
+  kind === 'rail' && xM > railM ? 'at a heavy table or a strap' : kindWords[kind];
+
 /**
  * The hall before a class, for who carries: what to carry, where it stands, and who sits where. What cannot be done stands
  * above the picture, with what would do.
@@ -65,9 +69,9 @@ export function SetUpPage({ classKey, plan, setUp, targets, cupboard, carry, uni
           Everybody sits at their own height, all at once, and all can hold on at once.
         </p>
       )}
-      <div className="mt-4">
+      <div className="mt-4 flex flex-wrap gap-x-8 gap-y-5 print:block">
         <HallPlan floor={setUp.floor} units={units} places={places} rail={railWords(cupboard)} />
-        <div className="mt-5 grid content-start gap-x-8 gap-y-5 md:grid-cols-[minmax(0,1fr)_minmax(0,2fr)] print:grid-cols-[minmax(0,1fr)_minmax(0,2fr)]">
+        <div className="grid min-w-0 flex-1 basis-96 content-start gap-5 print:mt-4">
           <section aria-labelledby="carry-out">
             <h2 id="carry-out" className="border-b-2 border-ink pb-1 text-lg font-bold">
               Carry out
@@ -95,12 +99,12 @@ export function SetUpPage({ classKey, plan, setUp, targets, cupboard, carry, uni
             <h2 id="who-where" className="border-b-2 border-ink pb-1 text-lg font-bold">
               Who where
             </h2>
-            <ul data-testid="set-up-places" className="gap-x-8 lg:columns-2 print:columns-2">
+            <ul data-testid="set-up-places" className="columns-[20rem] gap-x-8">
               {places.map((p) => (
                 <li key={p.n} className="flex break-inside-avoid gap-3 border-b border-rule py-1">
                   <b className="num w-8 shrink-0 text-right">{p.n}</b>
                   <span className="min-w-0">
-                    <b>{p.names.join(', then ')}</b>, {kindWords[p.kind]}
+                    <b>{p.names.join(', then ')}</b>, {whereWords(p, setUp.floor.railM)}
                     {p.built && `, ${seatWords(p.built, units)}`}
                   </span>
                 </li>
