@@ -210,7 +210,12 @@ export function RunClass({ classKey, plan, units, lines: known, checks, helpers,
             ))}
           </ul>
         </details>
-        <p role="status" data-testid="run-told" className="w-full text-base empty:hidden">
+        {/* Over the bar: it comes and goes with every tap, and must move no button under a thumb. */}
+        <p
+          role="status"
+          data-testid="run-told"
+          className="absolute bottom-full left-4 border-2 border-b-0 border-ink bg-board px-3 py-1 text-base empty:hidden"
+        >
           {log.refused !== null
             ? `The register refused a line: ${log.refused}`
             : log.unsent > 0

@@ -71,7 +71,7 @@ export function SetUpPage({ classKey, plan, setUp, targets, cupboard, carry, uni
       )}
       <div className="mt-4 flex flex-wrap gap-x-8 gap-y-5 print:block">
         <HallPlan floor={setUp.floor} units={units} places={places} rail={railWords(cupboard)} />
-        <div className="grid min-w-0 flex-1 basis-96 content-start gap-5 print:mt-4">
+        <div className="grid min-w-0 flex-1 basis-96 content-start gap-5 print:mt-4 print:grid-cols-[minmax(0,1fr)_minmax(0,2fr)]">
           <section aria-labelledby="carry-out">
             <h2 id="carry-out" className="border-b-2 border-ink pb-1 text-lg font-bold">
               Carry out
@@ -99,7 +99,7 @@ export function SetUpPage({ classKey, plan, setUp, targets, cupboard, carry, uni
             <h2 id="who-where" className="border-b-2 border-ink pb-1 text-lg font-bold">
               Who where
             </h2>
-            <ul data-testid="set-up-places" className="columns-[20rem] gap-x-8">
+            <ul data-testid="set-up-places" className="columns-[20rem] gap-x-8 print:columns-2">
               {places.map((p) => (
                 <li key={p.n} className="flex break-inside-avoid gap-3 border-b border-rule py-1">
                   <b className="num w-8 shrink-0 text-right">{p.n}</b>
