@@ -67,7 +67,8 @@ test('the demo: one line with the address, the hall of 36, a copy while it runs,
   });
   let stdout = '';
   child.stdout.on('data', (text: Buffer) => (stdout += text.toString()));
-  await until(() => stdout.includes('\n'));
+  // It loads eight weeks of classes, beside whatever else the machine does.
+  await until(() => stdout.includes('\n'), 240_000);
   expect(stdout.trim().split('\n')).toHaveLength(1);
   expect(stdout).toContain(`http://127.0.0.1:${port}`);
   expect(await (await fetch(`http://127.0.0.1:${port}/`)).text()).toContain('Tern Quay hall');
@@ -218,7 +219,7 @@ test('from a copy without a build, with READY_STOOL_DB set: the build opens no r
   });
   let stdout = '';
   child.stdout.on('data', (text: Buffer) => (stdout += text.toString()));
-  await until(() => stdout.includes('The demo hall is at'), 240_000);
+  await until(() => stdout.includes('The demo hall is at'), 360_000);
   expect(await (await fetch(`http://127.0.0.1:${port}/`)).text()).toContain('Tern Quay hall');
   expect(existsSync(join(copy, 'data/register.sqlite'))).toBe(false);
   await new Promise((ended) => {
