@@ -89,6 +89,20 @@ export async function findClassHeld(
   return rows[0];
 }
 
+/** The newest day on which people were in a class of which nobody knows what was done: noted without a plan. */
+export async function lastUnplanned(db: Register, personIds: readonly PersonId[]): Promise<Map<PersonId, IsoDate>> {
+  const rows = await db
+    .selectFrom('class_event')
+    .innerJoin('class_session', 'class_session.key', 'class_event.key')
+    .select(({ fn }) => ['class_event.person_id', fn.max<string>('class_session.day').as('day')])
+    .where('class_event.person_id', 'in', [...personIds])
+    .where('class_event.key', 'not in', undoneKeys(db))
+    .where('plan_json', '=', '{}')
+    .groupBy('class_event.person_id')
+    .execute();
+  return new Map(rows.flatMap(({ person_id, day }) => (person_id === null ? [] : [[person_id, day] as const])));
+}
+
 /** The days on which people were in a class. */
 export async function listPresent(
   db: Register,

@@ -44,6 +44,7 @@ import type { PersonView } from '../core/view/personView';
 import {
   findClass,
   findClassHeld,
+  lastUnplanned,
   listClasses,
   listClassesOf,
   listLines,
@@ -86,12 +87,13 @@ export async function peopleInClass(
 }> {
   const { hall, people } = await knownPeople(desk, ids);
   const classes = await heldClasses(desk, ids, addDays(desk.today(), -readBackDays));
+  const unplanned = await lastUnplanned(desk.db, ids);
   const rules = withAccessories(hall.rules.levels);
   return {
     ...{ rules, classes },
     people: people.map(({ view, facts }) => ({
       ...{ view, facts },
-      ...traineeOf(view, facts, hall.rules.levels, rules, classes),
+      ...traineeOf(view, facts, hall.rules.levels, rules, classes, unplanned.get(view.person.id) ?? null),
     })),
   };
 }
@@ -102,10 +104,11 @@ function traineeOf(
   four: LevelRules,
   rules: LevelRules,
   classes: readonly HeldClass[],
+  unplannedOn: IsoDate | null,
 ): Pick<InClass, 'trainee' | 'ladders'> {
   const { person, known, standings, levels, decided, lastTestedOn } = view;
   const weeksOn = ({ pattern, inForce }: Standing): number =>
-    inForce ? weeksWithout(classes, person.id, pattern, facts, inForce.decidedOn) : facts.missedWeeks;
+    inForce ? weeksWithout(classes, person.id, pattern, facts, inForce.decidedOn, unplannedOn) : facts.missedWeeks;
   const isAway = (s: Standing): boolean => weeksOn(s) >= four.house.missedWeeks;
   /** In force; eased where they were away, or where the rules give less by now: nobody waits for a yes to do less. */
   const trained = (s: Standing, ladder: Ladder | undefined): Level | null => {

@@ -150,10 +150,12 @@ export function asWished(
   if (wish.within != null && !within) return null;
   const { pattern, rung } = level;
   const { support, heightCm, loadKg } = wish;
+  const { carried, ...given } = level;
   const same = heightCm === level.targetCm;
   const built = seatHeights(facts.kit).find((s) => s.heightCm === heightCm)?.from ?? null;
   return {
-    ...level,
+    ...given,
+    ...(carried && loadKg !== null ? { carried } : {}),
     ...(support === level.support ? {} : { support, supportWords: supportWords[support] }),
     ...{ targetCm: heightCm, targetFrom: same || level.targetFrom === null ? level.targetFrom : built },
     ...(within ? { within } : {}),

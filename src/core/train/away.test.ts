@@ -107,6 +107,18 @@ describe('weeks without one pattern', () => {
     expect(weeks([held(1, 'B', { folded: 'away' }), held(9, 'S')])).toBe(9);
     expect(weeks([held(1, 'B', { folded: 'away' }), held(2, 'B'), held(3, 'B'), held(9, 'S')])).toBe(7);
   });
+  test('a class that was noted without a plan may have had it: nobody is away who came to one', () => {
+    const unplanned = (week: number) =>
+      weeksWithout(
+        [held(4, 'B'), held(9, 'S')],
+        'p',
+        'B',
+        { missedWeeks: 1, testedOn: addDays(start, 70) },
+        start,
+        addDays(start, 7 * week),
+      );
+    expect([unplanned(2), unplanned(6), unplanned(9)]).toEqual([6, 4, 1]);
+  });
   test('never done since the level was decided, it counts from half a year on', () => {
     expect(weeks([held(9, 'S')])).toBe(1);
     expect(weeks([held(9, 'S')], addDays(start, 70 - 27 * 7))).toBe(27);

@@ -31,6 +31,7 @@ const easedOnce = 2;
  * @param classes oldest first, over more than half a year
  * @param missedWeeks without any class
  * @param decidedOn when the level in force was decided
+ * @param unplannedOn the newest class of which nobody knows what was done: it may have been this
  */
 export function weeksWithout(
   classes: readonly HeldClass[],
@@ -38,6 +39,7 @@ export function weeksWithout(
   pattern: Pattern,
   { missedWeeks, testedOn: today }: Pick<Facts, 'missedWeeks' | 'testedOn'>,
   decidedOn: IsoDate,
+  unplannedOn: IsoDate | null = null,
 ): number {
   const weeksSince = (day: IsoDate) => Math.floor(daysBetween(day, today) / 7);
   const done = classes.flatMap((one) => {
@@ -48,7 +50,8 @@ export function weeksWithout(
     return variant && !left ? [{ day: one.day, variant }] : [];
   });
   const last = done.at(-1);
-  const without = weeksSince(last?.day ?? decidedOn);
+  const days = [last?.day ?? decidedOn, ...(unplannedOn === null ? [] : [unplannedOn])];
+  const without = Math.min(...days.map(weeksSince));
   if (!last) return Math.max(missedWeeks, without >= awayFrom.rungDown ? without : 0);
   const eased = done.slice(-easedOnce).some((d) => d.variant.folded === 'away');
   return Math.max(missedWeeks, eased && without < awayFrom.held ? 0 : without);

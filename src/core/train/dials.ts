@@ -183,7 +183,7 @@ export function oneDialBack(rules: LevelRules, facts: Facts, ladder: Ladder, fro
   const on = ladder.rungs.find((r) => r.rung === rung);
   const level = on?.load ? from : withoutLoad(from);
   // A weight that classes brought was the last dial that went up.
-  if (from.carried) return printed({ ...level, dose: half, dial: null });
+  if (from.carried && from.loadKg !== null) return printed({ ...level, dose: half, dial: null });
   if (isOpen(given) && level.targetCm !== null) {
     const { lower } = handChoices(rules, facts, ladder, given);
     const least = level.targetCm + 5;

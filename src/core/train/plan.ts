@@ -6,6 +6,7 @@ import type { Cupboard, PersonId } from '../shapes/person';
 import type { RungPoses } from '../shapes/pose';
 import type { Eye } from './eyes';
 import { doseOf } from './doseTime';
+import { holdStock } from './seats/holds';
 import { doingOf, inTurn, isVariant, setsOf, type BlockDoing, type Doing, type Trainee, type Variant } from './variant';
 
 /** A class as it is run: everything it needs without a server. */
@@ -91,6 +92,8 @@ export interface ToCarry {
   readonly what: string;
   readonly need: number;
   readonly have: number;
+  /** Who sits where tells it exactly. */
+  readonly isPlaced: boolean;
 }
 
 /** What a plan needs at once, against the cupboard. @returns in the order in which it is carried */
@@ -104,16 +107,16 @@ export function toCarry(
   const most = (of: (needs: HallNeeds) => number) => Math.max(0, ...each.map(of));
   const count = (list: readonly { readonly count: number }[]) => list.reduce((sum, one) => sum + one.count, 0);
   const seats = (n: HallNeeds) => n.seats.reduce((sum, s) => sum + s.count, 0);
-  const rows: readonly (readonly [string, number, number])[] = [
-    ['firm chairs', most((n) => seats(n) + n.chairs), count(cupboard.chairs.filter((c) => c.stable))],
-    ['places at a rail', most((n) => n.rail), cupboard.railPlaces],
+  const rows: readonly (readonly [what: string, need: number, have: number, isPlaced?: true])[] = [
+    ['firm chairs', most((n) => seats(n) + n.chairs), count(cupboard.chairs.filter((c) => c.stable)), true],
+    ['places at a rail, table or strap', most((n) => n.rail), holdStock(cupboard).fixed, true],
     ['mats', most((n) => n.mats), cupboard.mats],
     ['raised surfaces', most((n) => n.surfaces), cupboard.raisedSurface ? most((n) => n.surfaces) : 0],
     ['steps', most((n) => n.steps), count(cupboard.steps)],
     ['boxes to lift', most((n) => n.boxes), count(cupboard.boxes)],
     ['weights', most((n) => count(n.weights)), cupboard.weightsKg.length],
   ];
-  return rows.flatMap(([what, need, have]) => (need > 0 ? [{ what, need, have }] : []));
+  return rows.flatMap(([what, need, have, isPlaced = false]) => (need > 0 ? [{ what, need, have, isPlaced }] : []));
 }
 
 /** The seats of a plan by height, the most wanted first. */

@@ -243,5 +243,5 @@ test('what to carry is what the block that wants most of it wants, against what 
     ...{ steps: [], floors: [], walkwayM: null, wallM: null, things: [] },
   };
   const rows = toCarry(doings([block('x', squat), block('y', squat)], people, []), cupboard, posesOf);
-  expect(rows[0]).toEqual({ what: 'firm chairs', need: 3, have: 2 });
+  expect(rows[0]).toEqual({ what: 'firm chairs', need: 3, have: 2, isPlaced: true });
 });

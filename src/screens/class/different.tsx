@@ -10,8 +10,8 @@ import type { Pattern, Side } from '../../core/shapes/facts';
 import { loadedJoints, type LoadedJoint } from '../../core/shapes/ladder';
 import type { SwapGrade } from '../../core/shapes/swap';
 import type { Dose } from '../../core/shapes/dose';
-import { doneChoices, isHalf } from '../../core/train/doseSteps';
-import type { Variant } from '../../core/train/variant';
+import { amountOf, doneChoices, isHalf } from '../../core/train/doseSteps';
+import { setsOf, type Variant } from '../../core/train/variant';
 import { Button } from '../touch/button';
 
 interface Props {
@@ -198,7 +198,9 @@ function Fewer({ dose, pattern, say }: { dose: Dose; pattern: Pattern; say: (con
     <div className="mt-3 grid gap-3">
       {rows.map((of) => (
         <div key={of} role="group" aria-label={of === 'rounds' ? 'Whole rounds' : 'In each round'}>
-          <p className="text-lg font-semibold">{of === 'rounds' ? 'Whole rounds' : 'In each round'}</p>
+          <p className="text-lg font-semibold">
+            {of === 'rounds' ? `Whole rounds, of ${setsOf(dose)}` : `In each round, of ${amountOf(dose)}${unit}`}
+          </p>
           <div className="mt-1 flex flex-wrap gap-3">
             {choices[of].map((n) => (
               <Button

@@ -11,7 +11,6 @@ const ink = 'var(--color-ink)';
 const edge = { left: 30, top: 46, bottom: 40 } as const;
 
 export interface DrawnPlace extends FloorPlace {
-  readonly kind: FloorPlace['kind'];
   readonly names: readonly string[];
   readonly built: SeatKind | null;
 }
@@ -185,9 +184,10 @@ function Words({
       fontSize={size}
       fontWeight={bold ? 700 : 500}
       fill={ink}
-      stroke={`var(--color-${on})`}
       strokeWidth={6}
       paintOrder="stroke"
+      // Paper has no floor to stand out from.
+      className={`${on === 'board' ? 'stroke-board' : 'stroke-wood-pale'} print:stroke-transparent`}
     >
       {children}
     </text>

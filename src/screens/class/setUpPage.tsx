@@ -40,7 +40,7 @@ export function SetUpPage({ classKey, plan, setUp, targets, cupboard, carry, uni
     built: seatOf(p.people[0] ?? ''),
   }));
   const told = toldOf(setUp, targets, nameOf, units);
-  const others = carry.filter((c) => c.what !== 'firm chairs' && c.what !== 'places at a rail');
+  const others = carry.filter((c) => !c.isPlaced);
   return (
     <div className="pt-3 print:pt-0">
       <p className="print:hidden">

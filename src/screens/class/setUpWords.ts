@@ -101,7 +101,7 @@ export function carryWords({ seats }: SeatPlan, units: UnitSystem): string[] {
   ];
 }
 
-/** Whether there is anything to hold on to at all. */
+/** What there is to hold on to, and how many hold on to each: `rail, 4 · heavy tables, 2`. */
 export const railWords = ({ railPlaces, tables, straps }: Cupboard): string =>
   [
     ...(railPlaces > 0 ? [`rail, ${railPlaces}`] : []),
