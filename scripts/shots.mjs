@@ -224,6 +224,8 @@ await withDemo(async ({ browser, url, idOf }) => {
       await clickWords('Keep it and go');
       await page.waitForSelector('[data-testid=now-clock]');
       await settle();
+      // A key before the store of the browser was read begins nothing.
+      await page.waitForFunction(() => !document.querySelector('[data-fixed] button').disabled);
       const block = () => page.$eval('[data-testid=now-block]', (e) => e.textContent).catch(() => '');
       await page.keyboard.press('Space');
       for (const title of ['Room check', 'Warm-up', 'Squat']) {
