@@ -44,5 +44,18 @@ test('patterns come one after the other: of a thing the pattern that wants most 
 });
 
 test('nobody needs nothing', () => {
-  expect(of()).toEqual({ seats: [], chairs: 0, rail: 0, mats: 0, surfaces: 0, steps: 0, boxes: 0, weights: [] });
+  expect(of('L4/2@3x1', 'L5/f@3x1', 'L2/2@3x1')).toMatchObject({ pads: 2, straps: 0, bands: 0 });
+  expect(of()).toEqual({
+    seats: [],
+    chairs: 0,
+    rail: 0,
+    mats: 0,
+    surfaces: 0,
+    steps: 0,
+    boxes: 0,
+    pads: 0,
+    straps: 0,
+    bands: 0,
+    weights: [],
+  });
 });

@@ -14,6 +14,10 @@ export interface HallNeeds {
   readonly surfaces: number;
   readonly steps: number;
   readonly boxes: number;
+  /** Under a knee; those of seats stand with the seats. */
+  readonly pads: number;
+  readonly straps: number;
+  readonly bands: number;
   readonly weights: readonly { readonly kg: number; readonly count: number }[];
 }
 
@@ -41,6 +45,7 @@ export function needsOf(
     chairs: most((l, poses) => !isSeat(l) && (poses?.hold === 'chair-back' || poses?.props.includes('chair') === true)),
     rail: most((l, poses) => (poses?.hold === 'rail' || poses?.hold === 'side-rail') && l.support !== '0'),
     ...{ mats: has('mat'), surfaces: has('surface'), steps: has('step'), boxes: has('box') },
+    ...{ pads: has('pad'), straps: has('strap'), bands: has('band') },
     weights: counted(levels.flatMap(weightsOf)).map(([kg, count]) => ({ kg, count })),
   };
 }

@@ -114,6 +114,9 @@ export function toCarry(
     ['raised surfaces', most((n) => n.surfaces), cupboard.raisedSurface ? most((n) => n.surfaces) : 0],
     ['steps', most((n) => n.steps), count(cupboard.steps)],
     ['boxes to lift', most((n) => n.boxes), count(cupboard.boxes)],
+    ['pads under a knee', most((n) => n.pads), count(cupboard.pads)],
+    ['straps', most((n) => n.straps), cupboard.straps],
+    ['bands', most((n) => n.bands), cupboard.bands],
     ['weights', most((n) => count(n.weights)), cupboard.weightsKg.length],
   ];
   return rows.flatMap(([what, need, have, isPlaced = false]) => (need > 0 ? [{ what, need, have, isPlaced }] : []));

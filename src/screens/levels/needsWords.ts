@@ -4,7 +4,7 @@ import type { UnitSystem } from '../../core/shapes/person';
 
 /** `chairs 48 cm x 5, 43 cm x 2; rail for 3; mats 2`. */
 export function needsWords(
-  { seats, chairs, rail, mats, surfaces, steps, boxes, weights }: HallNeeds,
+  { seats, chairs, rail, mats, surfaces, steps, boxes, pads, straps, bands, weights }: HallNeeds,
   units: UnitSystem,
 ): string {
   const { length, mass } = unitsOf[units];
@@ -19,6 +19,9 @@ export function needsWords(
     ...count(surfaces, 'raised surfaces'),
     ...count(steps, 'steps'),
     ...count(boxes, 'boxes to lift'),
+    ...count(pads, 'pads under a knee'),
+    ...count(straps, 'straps'),
+    ...count(bands, 'bands'),
     ...(weights.length > 0
       ? [`weights ${weights.map((w) => `${massWords(w.kg, mass)} × ${w.count}`).join(', ')}`]
       : []),
