@@ -13,6 +13,7 @@ export const personTables = [
   'printed_page',
   'handed_card',
   'class_event',
+  'class_place',
   'day_note_person',
 ] as const;
 

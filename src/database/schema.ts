@@ -67,6 +67,7 @@ export interface Schema {
   };
   class_session: { key: string; group_id: string | null; day: string; plan_json: string; closed_at: string | null };
   class_event: { key: string; writer: string; seq: number; person_id: string | null; content_json: string };
+  class_place: { key: string; person_id: string; at: string };
   class_template: { id: string; at: string; by: string; aside_at: string | null; content_json: string };
   helper: { id: string; name: string; may_count_json: string | null; may_spot_json: string | null };
   /** How many people were taken out of the register, when and by whom; nobody is named. */

@@ -180,7 +180,7 @@ describe('an import taken back', () => {
       const key = `key of ${id}`;
       if (table === 'attempt_trace')
         await fill('attempt', { client_key: key, person_id: 'before', sent_for: 'before' });
-      if (table === 'class_event') await fill('class_session', { key });
+      if (table === 'class_event' || table === 'class_place') await fill('class_session', { key });
       await fill(table, {
         id: `row of ${id}`,
         client_key: key,

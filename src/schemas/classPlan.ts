@@ -1,7 +1,8 @@
-import { string, type InferType } from 'yup';
+import { mixed, string, type InferType } from 'yup';
 import { day, exactly, listOf, oneOf, wholeIn, words } from './building';
 import { turns } from '../core/shapes/classPlan';
 import { patterns } from '../core/shapes/facts';
+import { isPlaceId, type PlaceId } from '../core/shapes/hallPlace';
 import { id } from './door';
 
 const blockList = (blocks: readonly string[]) =>
@@ -38,6 +39,20 @@ export const planBody = (classes: readonly string[], blocks: readonly string[]) 
       400,
     ).optional(),
   });
+
+/** Where people are put by hand in a class; `null` lets them go. */
+export const placeMoves = exactly({
+  moves: listOf(
+    exactly({
+      personId: id(),
+      at: mixed<PlaceId>((at): at is PlaceId => typeof at === 'string' && isPlaceId(at))
+        .typeError('must be a place, as rail-2')
+        .nullable()
+        .defined(),
+    }).required(),
+    120,
+  ).required('is needed'),
+});
 
 /** A plan to be kept as a class of the hall’s own. */
 export const ownTemplateBody = (classes: readonly string[], blocks: readonly string[]) =>

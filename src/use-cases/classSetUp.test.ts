@@ -1,11 +1,13 @@
-import { afterEach, beforeEach, expect, test } from 'vitest';
+import { afterEach, beforeEach, describe, expect, test } from 'vitest';
 import { askedOf } from '../core/train/lay';
+import { layFloor } from '../core/train/seats/floor';
 import { demoCopy } from '../demo/demoCopy';
 import { classTemplates } from '../catalogue/classes';
-import { readSetUp } from './classSetUp';
+import { keepPlaces, readSetUp } from './classSetUp';
 import { proposeClass, saveClass } from './classes';
 import { deskOf } from './desk';
 import type { Register } from './openRegister';
+import { closeClass } from '../database/classes';
 import { readGroups } from './groups';
 import { changePlace, readPlace } from './places';
 
@@ -31,13 +33,17 @@ async function planned(key = 'set-up-class-1') {
 test('a class of the demo hall: everybody has a place, nobody sits under the height of their level, and it is proven', async () => {
   const found = await readSetUp(desk(), await planned());
   if (!found) throw new Error('no class');
-  const { setUp, plan, targets } = found;
-  expect(setUp.floor.places.flatMap((p) => p.people).sort()).toEqual([...plan.people].sort());
+  const { setUp, plan, sat } = found;
+  expect(
+    layFloor(setUp.toPlace, setUp.floorStock)
+      .places.flatMap((p) => p.people)
+      .sort(),
+  ).toEqual([...plan.people].sort());
   const { seats } = setUp.inTwo ?? setUp.seats;
   expect(setUp.seats.proven).toBe(true);
   expect(seats.length).toBeGreaterThan(0);
   for (const { kind, people } of seats)
-    for (const id of people) expect(kind.heightCm).toBeGreaterThanOrEqual(targets[id] ?? 0);
+    for (const id of people) expect(kind.heightCm).toBeGreaterThanOrEqual(sat[id]?.targetCm ?? 0);
 });
 
 test('what is in the cupboard by now counts: with nothing firm to sit on nobody is seated, and it says what would do', async () => {
@@ -54,4 +60,58 @@ test('what is in the cupboard by now counts: with nothing firm to sit on nobody 
 
 test('of a class that is not there there is no set-up', async () => {
   expect(await readSetUp(desk(), 'nobody-planned-it')).toBeNull();
+});
+
+describe('a place given by hand', () => {
+  const moves = (...all: readonly (readonly [string | undefined, string | null])[]) => ({
+    moves: all.map(([personId, at]) => ({ personId, at })),
+  });
+  test('is kept, stays where the cupboard changes and the plan is made anew, and is let go', async () => {
+    const key = await planned();
+    const before = await readSetUp(desk(), key);
+    const [ada, bo] = before?.plan.people ?? [];
+    expect(await keepPlaces(desk(), key, moves([ada, 'floor-4'], [bo, 'rail-1']))).toEqual({ kind: 'kept' });
+    // The same again is the same.
+    expect(await keepPlaces(desk(), key, moves([ada, 'floor-4']))).toEqual({ kind: 'kept' });
+    const place = await readPlace(desk());
+    await changePlace(desk(), { ...place, cupboard: { ...place.cupboard, chairs: [] } });
+    if (!before) throw new Error('no class');
+    const { day: on, groupId, template, minutes, leader, helpers, people, blocks } = before.plan;
+    const again = { day: on, groupId, template, minutes: minutes + 5, leader, helpers, people, blocks };
+    expect((await saveClass(desk(), key, again)).kind).toBe('created');
+    const kept = (await readSetUp(desk(), key))?.kept ?? [];
+    expect(new Map(kept.map((k) => [k.personId, k.at]))).toEqual(
+      new Map([
+        [ada, 'floor-4'],
+        [bo, 'rail-1'],
+      ]),
+    );
+    await keepPlaces(desk(), key, moves([ada, null]));
+    expect((await readSetUp(desk(), key))?.kept).toEqual([{ personId: bo, at: 'rail-1' }]);
+  });
+  test('two tablets that move different people both stay', async () => {
+    const key = await planned();
+    const [ada, bo] = (await readSetUp(desk(), key))?.plan.people ?? [];
+    await Promise.all([
+      keepPlaces(desk(), key, moves([ada, 'floor-4'])),
+      keepPlaces(desk(), key, moves([bo, 'floor-5'])),
+    ]);
+    expect((await readSetUp(desk(), key))?.kept).toHaveLength(2);
+  });
+  test('is refused where it is no place, of nobody of the class, or of a class that is over: nothing is kept', async () => {
+    const key = await planned();
+    const [ada] = (await readSetUp(desk(), key))?.plan.people ?? [];
+    for (const [sent, words] of [
+      [moves([ada, 'ceiling-1']), 'must be a place'],
+      [moves([ada, 'rail-1'], ['nobody', 'rail-2']), 'not in this class'],
+    ] as const) {
+      const said = await keepPlaces(desk(), key, sent);
+      expect(said).toMatchObject({ kind: 'rejected' });
+      expect(JSON.stringify(said)).toContain(words);
+    }
+    expect(await keepPlaces(desk(), 'nobody-planned-it', moves([ada, 'rail-1']))).toMatchObject({ kind: 'rejected' });
+    expect((await readSetUp(desk(), key))?.kept).toEqual([]);
+    await closeClass(db, key, `${day}T12:00:00Z`);
+    expect(await keepPlaces(desk(), key, moves([ada, 'rail-1']))).toMatchObject({ kind: 'rejected' });
+  });
 });

@@ -1,17 +1,31 @@
 import { ladders as shippedLadders, accessories } from '../catalogue/ladders';
 import { posesOf } from '../catalogue/ladders/poses';
 import { highestSeat } from '../core/level/target';
+import type { ClassBlock } from '../core/shapes/class';
 import type { Facts } from '../core/shapes/facts';
+import type { KeptPlace } from '../core/shapes/hallPlace';
+import type { LevelRules } from '../core/shapes/ladder';
 import type { Cupboard, PersonId, UnitSystem } from '../core/shapes/person';
 import type { HeldBlock, Holding } from '../core/train/seats/holds';
 import type { Sitter } from '../core/train/seats/problem';
 import { setUpOf, type SetUp } from '../core/train/seats/setUp';
-import { toCarry, variantsIn, type ClassPlan, type ToCarry } from '../core/train/plan';
-import { isVariant, type Variant } from '../core/train/variant';
-import { peopleInClass, readClass, type InClass } from './classes';
-import type { Desk } from './desk';
+import { stationOf, toCarry, variantsIn, type ClassPlan, type ToCarry } from '../core/train/plan';
+import { isVariant, type Doing, type Variant } from '../core/train/variant';
+import { listPlaces, storePlaces } from '../database/classPlaces';
+import { placeMoves } from '../schemas/classPlan';
+import { parse } from '../schemas/parse';
+import { peopleInClass, readClass, rungsIn, type InClass } from './classes';
+import { together, type Desk } from './desk';
 import { readPlace } from './places';
 import { solve } from './solve';
+
+/** What somebody who sits needs. */
+export interface Sat {
+  /** The height of their level. */
+  readonly targetCm: number;
+  /** A firm step under both feet; 0 for none. */
+  readonly stepCm: number;
+}
 
 /** The set-up of a class, with the names in it. */
 export interface ClassSetUp {
@@ -21,8 +35,13 @@ export interface ClassSetUp {
   readonly carry: readonly ToCarry[];
   readonly plan: ClassPlan;
   readonly setUp: SetUp;
-  /** The height of each one's level; nothing of who sits on none. */
-  readonly targets: Readonly<Record<PersonId, number>>;
+  /** Nothing of who sits on none. */
+  readonly sat: Readonly<Record<PersonId, Sat>>;
+  /** Where people were put by hand. */
+  readonly kept: readonly KeptPlace[];
+  readonly posesBy: ReturnType<typeof rungsIn>['poses'];
+  /** It is over: nobody is put anywhere any more. */
+  readonly closed: boolean;
 }
 
 /** How the hall is set up for a class, from its plan and the cupboard of today; `null` where there is no such class. */
@@ -32,17 +51,58 @@ export async function readSetUp(desk: Desk, key: string): Promise<ClassSetUp | n
   const { plan } = found;
   const { cupboard, units } = await readPlace(desk);
   const { people, rules } = await peopleInClass(desk, plan.people);
-  const sitters = sittersOf(plan, people, rules);
-  const setUp = await setUpOf({ people: plan.people, sitters, blocks: blocksOf(plan, people) }, cupboard, solve);
+  const variants = variantsIn(plan.doing);
+  const sitters = sittersOf(variants, people, rules);
+  const setUp = await setUpOf(
+    {
+      ...{ people: byShelf(plan, variants), sitters, blocks: blocksOf(plan, people) },
+      spotters: new Map(variants.flatMap((v) => (v.spotter === null ? [] : [[v.personId, v.spotter] as const]))),
+    },
+    cupboard,
+    solve,
+  );
   return {
     ...{ plan, setUp, cupboard, units, carry: toCarry(plan.doing, cupboard, posesOf) },
-    targets: Object.fromEntries(sitters.map((s) => [s.personId, s.targetCm])),
+    sat: Object.fromEntries(sitters.map((s) => [s.personId, { targetCm: s.targetCm, stepCm: stepUnder(s, people) }])),
+    kept: await listPlaces(desk.db, key),
+    ...{ posesBy: rungsIn(plan).poses, closed: found.closedAt !== null },
   };
 }
 
+export type KeepPlaces = { readonly kind: 'kept' } | { readonly kind: 'rejected'; readonly message: string };
+
+/** Puts people somewhere by hand, or lets them go; said again it changes nothing, and of others nothing is changed. */
+export async function keepPlaces(desk: Desk, key: string, sent: unknown): Promise<KeepPlaces> {
+  const parsed = parse(placeMoves, sent);
+  if (parsed.kind === 'bad')
+    return { kind: 'rejected', message: parsed.errors.map((e) => `${e.path} ${e.message}`).join('; ') };
+  return together(desk, async (trx): Promise<KeepPlaces> => {
+    const found = await readClass(trx, key);
+    if (!found) return { kind: 'rejected', message: 'This class is not there any more.' };
+    if (found.closedAt !== null)
+      return { kind: 'rejected', message: 'This class is over: nobody is put anywhere any more.' };
+    const moves = parsed.value.moves.filter((m) => found.plan.people.includes(m.personId));
+    if (moves.length < parsed.value.moves.length)
+      return { kind: 'rejected', message: 'Somebody of these is not in this class any more: open the page again.' };
+    await storePlaces(trx.db, key, moves);
+    return { kind: 'kept' };
+  });
+}
+
+/** Whoever is held closest by anything they do comes first: they stand nearest to the wall. */
+function byShelf({ people }: ClassPlan, variants: readonly Variant[]): PersonId[] {
+  const first = new Map<PersonId, string>();
+  for (const { personId, shelf } of variants) if (shelf < (first.get(personId) ?? 'Z')) first.set(personId, shelf);
+  return [...people].sort((a, b) => (first.get(a) ?? 'Z').localeCompare(first.get(b) ?? 'Z'));
+}
+
 /** One seat a person for the whole class: the highest that anything of theirs asks for. */
-function sittersOf(plan: ClassPlan, people: readonly InClass[], rules: Parameters<typeof highestSeat>[1]): Sitter[] {
-  const seats = variantsIn(plan.doing).filter(isSat);
+export function sittersOf(
+  variants: readonly Pick<Variant, 'personId' | 'pattern' | 'rung' | 'targetCm'>[],
+  people: readonly InClass[],
+  rules: Pick<LevelRules, 'house'>,
+): Sitter[] {
+  const seats = variants.filter(isSat);
   return people.flatMap(({ view: { person }, facts }) => {
     const heights = seats.flatMap((v) => (v.personId === person.id ? (v.targetCm ?? []) : []));
     if (heights.length === 0) return [];
@@ -50,36 +110,58 @@ function sittersOf(plan: ClassPlan, people: readonly InClass[], rules: Parameter
   });
 }
 
+/** What the level that asks for the seat puts under the feet. */
+function stepUnder({ personId, targetCm }: Sitter, people: readonly InClass[]): number {
+  const one = people.find((p) => p.view.person.id === personId);
+  const levels = (one?.ladders ?? []).map((l) => l.level).filter((l) => l.targetCm === targetCm);
+  return Math.max(0, ...levels.map((l) => l.firmStepCm ?? 0));
+}
+
 /** A height that is sat on or touched, not one that is lifted from. */
-const isSat = ({ pattern, rung, targetCm }: Variant): boolean =>
+const isSat = ({ pattern, rung, targetCm }: Pick<Variant, 'pattern' | 'rung' | 'targetCm'>): boolean =>
   targetCm !== null && posesOf(pattern, rung)?.props.includes('box') !== true;
 
 function blocksOf(plan: ClassPlan, people: readonly InClass[]): HeldBlock[] {
-  const facts = new Map(people.map((one) => [one.view.person.id, one.facts]));
   return plan.laid.flatMap((block) => {
     const doing = plan.doing.find((d) => d.block === block.id);
     if (!doing) return [];
     // Parts of a block come one after the other: the one that holds most.
-    const parts = doing.parts.map((part): HeldBlock => {
-      const all = part.filter(isVariant);
-      return {
-        title: block.title,
-        holding: all.flatMap((v) => holdingOf(v, facts.get(v.personId)) ?? []),
-        sitting: all.filter((v) => isSat(v) || posesOf(v.pattern, v.rung)?.props.includes('chair') === true).length,
-      };
-    });
-    return parts.reduce<HeldBlock[]>(
-      ([most], one) => [!most || one.holding.length > most.holding.length ? one : most],
-      [],
-    );
+    return atOnceIn(block, doing.parts, plan.people)
+      .map((together) => heldBy(block.title, together.filter(isVariant), people))
+      .reduce<HeldBlock[]>(([most], one) => [!most || one.holding.length > most.holding.length ? one : most], []);
   });
+}
+
+/** What is done at the same time: a part by all, or at stations a third of the group at each. */
+const atOnceIn = (
+  { stations }: ClassBlock,
+  parts: readonly (readonly Doing[])[],
+  people: readonly PersonId[],
+): readonly (readonly Doing[])[] =>
+  stations
+    ? [
+        parts.flatMap((part, i) =>
+          part.filter((d) => stationOf(people.indexOf(d.personId), stations.turn, parts.length) === i),
+        ),
+      ]
+    : parts;
+
+type Held = Pick<Variant, 'personId' | 'pattern' | 'rung' | 'support' | 'targetCm'>;
+
+/** What so many do at once, as the hall has to hold it. */
+export function heldBy(title: string, doing: readonly Held[], people: readonly InClass[]): HeldBlock {
+  const factsOf = (id: PersonId) => people.find((p) => p.view.person.id === id)?.facts;
+  return {
+    title,
+    holding: doing.flatMap((v) => holdingOf(v, factsOf(v.personId)) ?? []),
+    sitting: doing.filter((v) => isSat(v) || posesOf(v.pattern, v.rung)?.props.includes('chair') === true).length,
+  };
 }
 
 const rungs = [...shippedLadders, ...accessories].flatMap((l) => l.rungs.map((r) => ({ pattern: l.pattern, ...r })));
 
 /** What somebody holds; `null` of free hands and of what the movement holds by itself. */
-function holdingOf(variant: Variant, facts: Facts | undefined): Holding | null {
-  const { pattern, rung, support, personId } = variant;
+function holdingOf({ pattern, rung, support, personId }: Held, facts: Facts | undefined): Holding | null {
   const hold = posesOf(pattern, rung)?.hold;
   if (hold === undefined || support === '0') return null;
   const railUnder = rungs.find((r) => r.pattern === pattern && r.rung === rung)?.railUnder;

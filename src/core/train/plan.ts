@@ -87,6 +87,9 @@ export function withoutPerson(plan: ClassPlan, id: PersonId): ClassPlan {
   };
 }
 
+/** At which station somebody is in a turn, by where they stand in the list: a third at each, and all move on by one. */
+export const stationOf = (at: number, turn: number, stations: number): number => (at + turn) % stations;
+
 /** One thing to carry out, and whether the cupboard has so many. */
 export interface ToCarry {
   readonly what: string;

@@ -13,6 +13,7 @@ import { steps } from './0011-steps';
 import { ownExercises } from './0012-own-exercises';
 import { handedCards } from './0013-handed-cards';
 import { classTemplates } from './0014-class-templates';
+import { classPlaces } from './0015-class-places';
 
 /**
  * A migration with its number. Kysely does not wrap SQLite's schema changes in a transaction, so each opens its own
@@ -47,6 +48,7 @@ export const migrations: Readonly<Record<string, Migration>> = {
   '0012-own-exercises': numbered(12, ownExercises),
   '0013-handed-cards': numbered(13, handedCards),
   '0014-class-templates': numbered(14, classTemplates),
+  '0015-class-places': numbered(15, classPlaces),
 };
 
 export const newestVersion = Object.keys(migrations).length;

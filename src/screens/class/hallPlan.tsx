@@ -1,23 +1,64 @@
 'use client';
-import { Measured } from '../drawing/measured';
+import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  MouseSensor,
+  TouchSensor,
+  useDraggable,
+  useDroppable,
+  useSensor,
+  useSensors,
+  type Announcements,
+  type UniqueIdentifier,
+} from '@dnd-kit/core';
+import { CSS } from '@dnd-kit/utilities';
+import type { ReactNode } from 'react';
 import { lengthFigure, unitsOf } from '../../core/math/units';
+import type { PlaceId } from '../../core/shapes/hallPlace';
 import type { UnitSystem } from '../../core/shapes/person';
-import type { FloorPlan, FloorPlace } from '../../core/train/seats/floor';
+import type { FloorPlace, FloorPlan, FloorSlot } from '../../core/train/seats/floor';
 import type { SeatKind } from '../../core/train/seats/problem';
+import { Measured } from '../drawing/measured';
+import { slotWords } from './setUpWords';
+import { placeByPlace } from './towards';
 
 /** Drawn in hundredths of a metre. */
 const cm = (metres: number): number => Math.round(metres * 100);
 const ink = 'var(--color-ink)';
 const edge = { left: 30, top: 46, bottom: 40 } as const;
+/** What a thumb takes hold of at a place, around its middle. */
+const grip = { wide: 86, up: 66, down: 40 } as const;
 
 export interface DrawnPlace extends FloorPlace {
   readonly names: readonly string[];
   readonly built: SeatKind | null;
+  /** Under both feet, cm; 0 for none. */
+  readonly stepCm: number;
+  /** Who stands by, by name. */
+  readonly spotter: string | null;
+  /** Of the block that is shown: what they do, drawn and in a few signs; `null` where the seats are shown. */
+  readonly doing: { readonly figure: ReactNode; readonly code: string; readonly onMat: boolean } | null;
+}
+
+interface Drawn {
+  readonly floor: FloorPlan;
+  readonly places: readonly DrawnPlace[];
+  readonly units: UnitSystem;
+  /** What there is to hold on to. */
+  readonly rail: string;
+  /** The place that was tapped: the next tap says where they go. */
+  readonly picked: PlaceId | null;
+  readonly pick: (at: PlaceId | null) => void;
+  readonly move: (from: PlaceId, to: PlaceId) => void;
+  /** A class that is over stays as it was. */
+  readonly fixed: boolean;
 }
 
 /**
  * The hall from above, as it is put up: the wall with its rail, each place with its number, the chair with its back and the
- * height of its seat, and whoever leads in front. The list beside it says the same.
+ * height of its seat, and whoever leads in front. A place is dragged, or carried by the arrow keys, or tapped and put down with a
+ * second tap. The list beside it says the same.
  */
 export function HallPlan(drawn: Drawn) {
   return (
@@ -29,34 +70,166 @@ export function HallPlan(drawn: Drawn) {
 }
 
 const widthOf = ({ widthM }: FloorPlan): number => cm(widthM) + 2 * edge.left;
-
-interface Drawn {
-  readonly floor: FloorPlan;
-  readonly places: readonly DrawnPlace[];
-  readonly units: UnitSystem;
-  /** What there is to hold on to. */
-  readonly rail: string;
-}
+const heightOf = ({ depthM }: FloorPlan): number => cm(depthM) + edge.top + edge.bottom;
 
 /** Nothing is written smaller, however long the wall. */
 const leastPx = 14;
 
-function Hall({ floor, places, units, rail, px }: Drawn & { px: number }) {
+function Hall({ px, ...drawn }: Drawn & { px: number }) {
+  const { floor, places, picked, pick, move, fixed } = drawn;
   const width = widthOf(floor);
   const scale = Math.min(1, px / width);
+  const nameAt = (id: UniqueIdentifier | undefined): string => {
+    const place = places.find((p) => p.id === id);
+    const slot = place ?? floor.free.find((s) => s.id === id);
+    return place
+      ? `${place.names.join(' and ')} at ${slotWords(place)}`
+      : slot
+        ? `${slotWords(slot)}, free`
+        : 'nothing';
+  };
+  const spoken: Announcements = {
+    onDragStart: ({ active }) => `${nameAt(active.id)} is picked up. Arrow keys carry it from place to place.`,
+    onDragOver: ({ over }) => `Over ${nameAt(over?.id)}.`,
+    onDragEnd: ({ over }) => `Put down at ${nameAt(over?.id)}.`,
+    onDragCancel: () => 'Nobody was moved.',
+  };
+  const sensors = useSensors(
+    useSensor(MouseSensor, { activationConstraint: { distance: 6 } }),
+    // A thumb that scrolls moves nobody.
+    useSensor(TouchSensor, { activationConstraint: { delay: 180, tolerance: 8 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: placeByPlace }),
+  );
+  const tapped = (slot: FloorSlot) => {
+    if (picked === null) pick(slot.id);
+    else {
+      if (picked !== slot.id) move(picked, slot.id);
+      pick(null);
+    }
+  };
+  return (
+    // A small hall is not blown up.
+    <div className="relative border-2 border-ink bg-wood-pale" style={{ maxWidth: `${width}px` }}>
+      <Picture {...drawn} scale={scale} />
+      {places.map((p) => p.doing && <Figure key={p.id} floor={floor} place={p} figure={p.doing.figure} />)}
+      {!fixed && (
+        <DndContext
+          id="places-dragged"
+          accessibility={{ announcements: spoken }}
+          sensors={sensors}
+          collisionDetection={closestCenter}
+          onDragEnd={({ active, over }) => {
+            const [from, to] = [active.id, over?.id].map(
+              (id) => [...places, ...floor.free].find((s) => s.id === id)?.id,
+            );
+            pick(null);
+            if (from && to && from !== to) move(from, to);
+          }}
+        >
+          {[...places, ...floor.free].map((slot) => (
+            <Grip
+              key={slot.id}
+              slot={slot}
+              style={boxOf(floor, slot, grip)}
+              who={places.find((p) => p.id === slot.id)?.names ?? []}
+              picked={picked}
+              small={px / width < 0.5}
+              tapped={() => tapped(slot)}
+            />
+          ))}
+        </DndContext>
+      )}
+    </div>
+  );
+}
+
+/** In shares of the picture, so that it fits however wide that is drawn, also on paper. */
+function boxOf(
+  floor: FloorPlan,
+  { xM, yM }: FloorSlot,
+  { wide, up, down }: { wide: number; up: number; down: number },
+) {
+  const [width, height] = [widthOf(floor), heightOf(floor)];
+  return {
+    left: `${(100 * (edge.left + cm(xM) - wide / 2)) / width}%`,
+    top: `${(100 * (edge.top + cm(yM) - up)) / height}%`,
+    width: `${(100 * wide) / width}%`,
+    height: `${(100 * (up + down)) / height}%`,
+  };
+}
+
+function Figure({ floor, place, figure }: { floor: FloorPlan; place: FloorSlot; figure: ReactNode }) {
+  return (
+    <div className="pointer-events-none absolute" style={boxOf(floor, place, { wide: 84, up: 30, down: 36 })}>
+      {figure}
+    </div>
+  );
+}
+
+/** What is taken hold of: somebody at their place, or a free place that shows while somebody is on their way. */
+function Grip({
+  slot,
+  style,
+  who,
+  picked,
+  small,
+  tapped,
+}: {
+  slot: FloorSlot;
+  style: Readonly<Record<string, string>>;
+  who: readonly string[];
+  picked: PlaceId | null;
+  /** Drawn so small that a finger needs more room than the drawing has. */
+  small: boolean;
+  tapped: () => void;
+}) {
+  const taken = who.length > 0;
+  const { setNodeRef: dropRef, isOver, active } = useDroppable({ id: slot.id });
+  const { setNodeRef, listeners, attributes, transform, isDragging } = useDraggable({ id: slot.id, disabled: !taken });
+  const underWay = picked !== null || active !== null;
+  if (!taken && !underWay)
+    return <div ref={dropRef} className="pointer-events-none absolute print:hidden" style={style} />;
+  const title = taken ? `${who.join(' and ')}, ${slotWords(slot)}` : `${slotWords(slot)}, free`;
+  const put = picked !== null && picked !== slot.id;
+  return (
+    <div ref={dropRef} className="absolute print:hidden" style={style}>
+      <button
+        ref={setNodeRef}
+        type="button"
+        {...(taken ? { ...attributes, ...listeners } : {})}
+        aria-pressed={picked === slot.id}
+        aria-roledescription={undefined}
+        aria-label={put ? `Put down at ${title}` : `Move ${title}`}
+        onClick={tapped}
+        style={{ transform: CSS.Translate.toString(transform) }}
+        className={`block size-full min-h-11 cursor-grab touch-manipulation rounded-md border-4 ${small ? '' : 'min-w-11'} ${
+          isDragging
+            ? 'relative z-10 border-squat bg-board/60'
+            : picked === slot.id
+              ? 'border-squat'
+              : isOver || (underWay && !taken)
+                ? `border-dashed ${isOver ? 'border-squat' : 'border-ink'}`
+                : 'border-transparent hover:border-ink/40'
+        }`}
+      >
+        {isDragging && <span className="font-bold">{who.join(', ')}</span>}
+      </button>
+    </div>
+  );
+}
+
+function Picture({ floor, places, units, rail, scale }: Drawn & { scale: number }) {
+  const [width, height] = [widthOf(floor), heightOf(floor)];
   const size = (of: number) => Math.max(of, leastPx / scale);
   /** Where a name has no room over its place the number stands alone; the list says whose it is. */
   const named = 90 * scale >= 62;
-  const height = cm(floor.depthM) + edge.top + edge.bottom;
   const right = edge.left + cm(floor.widthM);
   return (
     <svg
       viewBox={`0 0 ${width} ${height}`}
       role="img"
       aria-label={`The hall from above: ${places.length} places, ${places.filter((p) => p.kind === 'rail').length} at the rail, ${places.filter((p) => p.kind === 'wall').length} along the wall`}
-      className="block w-full border-2 border-ink bg-wood-pale"
-      // A small hall is not blown up.
-      style={{ maxWidth: `${width}px` }}
+      className="block w-full"
       data-testid="hall-plan"
     >
       <g stroke="var(--color-wood)" strokeWidth={2}>
@@ -72,19 +245,22 @@ function Hall({ floor, places, units, rail, px }: Drawn & { px: number }) {
       </g>
       <line x1={edge.left} x2={right} y1={edge.top} y2={edge.top} stroke={ink} strokeWidth={8} />
       {floor.railM > 0 && (
-        <>
-          <line
-            x1={edge.left}
-            x2={edge.left + cm(floor.railM)}
-            y1={edge.top + 18}
-            y2={edge.top + 18}
-            stroke="var(--color-squat)"
-            strokeWidth={8}
-          />
-          <Words x={edge.left} y={17} anchor="start" size={size(19)}>
-            {rail}
-          </Words>
-        </>
+        <line
+          x1={edge.left}
+          x2={edge.left + cm(floor.railM)}
+          y1={edge.top + 18}
+          y2={edge.top + 18}
+          stroke="var(--color-squat)"
+          strokeWidth={8}
+        />
+      )}
+      {[...places, ...floor.free].map((s) => (
+        <Fixture key={s.id} slot={s} />
+      ))}
+      {rail !== '' && (
+        <Words x={edge.left} y={17} anchor="start" size={size(19)}>
+          {rail}
+        </Words>
       )}
       {/* Court lines: one before the wall, one a row. */}
       {[...new Set(places.map((p) => p.yM))].map((y) => (
@@ -99,8 +275,9 @@ function Hall({ floor, places, units, rail, px }: Drawn & { px: number }) {
           strokeDasharray="26 14"
         />
       ))}
+      <Beside places={places} />
       {places.map((p) => (
-        <Place key={p.n} place={p} units={units} size={size} named={named} />
+        <Place key={p.id} place={p} units={units} size={size} named={named} />
       ))}
       <g transform={`translate(${width / 2} ${height - 44})`}>
         <path d="M -26 16 L 0 -24 L 26 16 Z" fill={ink} />
@@ -112,8 +289,46 @@ function Hall({ floor, places, units, rail, px }: Drawn & { px: number }) {
   );
 }
 
+/** A heavy table and a strap at the wall, from above. */
+function Fixture({ slot: { kind, xM } }: { slot: FloorSlot }) {
+  const x = edge.left + cm(xM);
+  if (kind === 'table')
+    return (
+      <rect x={x - 32} y={edge.top + 6} width={64} height={14} fill="var(--color-wood)" stroke={ink} strokeWidth={3} />
+    );
+  if (kind === 'strap')
+    return (
+      <path
+        d={`M ${x - 12} ${edge.top + 4} v 16 M ${x + 12} ${edge.top + 4} v 16`}
+        stroke={ink}
+        strokeWidth={5}
+        strokeLinecap="round"
+      />
+    );
+  return null;
+}
+
+/** One line from place to place of those whom the same person stands by. */
+function Beside({ places }: { places: readonly DrawnPlace[] }) {
+  const spotters = [...new Set(places.flatMap((p) => p.spotter ?? []))];
+  return spotters.map((spotter) => {
+    const at = places.filter((p) => p.spotter === spotter);
+    return at.length < 2 ? null : (
+      <polyline
+        key={spotter}
+        points={at.map((p) => `${edge.left + cm(p.xM)},${edge.top + cm(p.yM) + 33}`).join(' ')}
+        fill="none"
+        stroke={ink}
+        strokeWidth={4}
+        strokeDasharray="3 7"
+        strokeLinecap="round"
+      />
+    );
+  });
+}
+
 function Place({
-  place: { n, kind, xM, yM, names, built },
+  place: { n, kind, xM, yM, names, built, kept, stepCm, spotter, doing },
   units,
   size,
   named,
@@ -123,17 +338,45 @@ function Place({
   size: (of: number) => number;
   named: boolean;
 }) {
+  const { length } = unitsOf[units];
   return (
     <g transform={`translate(${edge.left + cm(xM)} ${edge.top + cm(yM)})`}>
-      {built ? (
+      {doing ? (
+        <>
+          {doing.onMat && (
+            <rect
+              x={-42}
+              y={-30}
+              width={84}
+              height={66}
+              rx={6}
+              fill="var(--color-board)"
+              stroke={ink}
+              strokeWidth={2}
+            />
+          )}
+          <Words x={20} y={-40} anchor="start" size={size(19)} bold>
+            {doing.code}
+          </Words>
+        </>
+      ) : built ? (
         <g>
           <rect x={-27} y={-27} width={54} height={54} fill="var(--color-board)" stroke={ink} strokeWidth={4} />
           {/* Its back, away from whoever leads. */}
           <line x1={-27} x2={27} y1={-27} y2={-27} stroke={ink} strokeWidth={12} />
           {built.arms && <path d="M -27 -20 V 20 M 27 -20 V 20" stroke={ink} strokeWidth={10} fill="none" />}
+          {stepCm > 0 && (
+            <rect x={-24} y={30} width={48} height={10} fill="var(--color-wood)" stroke={ink} strokeWidth={3} />
+          )}
           <Words x={0} y={12} size={size(28)} bold on="board">
-            {lengthFigure(built.heightCm, unitsOf[units].length)}
+            {lengthFigure(built.heightCm, length)}
           </Words>
+        </g>
+      ) : kind === 'wall' ? (
+        <g>
+          {/* Held by its back: the seat to the wall. */}
+          <rect x={-22} y={-24} width={44} height={40} fill="var(--color-board)" stroke={ink} strokeWidth={4} />
+          <line x1={-22} x2={22} y1={18} y2={18} stroke={ink} strokeWidth={12} />
         </g>
       ) : (
         <circle
@@ -144,15 +387,26 @@ function Place({
           strokeDasharray={kind === 'floor' ? '8 6' : undefined}
         />
       )}
-      <g transform="translate(0 -46)">
-        <circle r={18} fill="var(--color-board)" stroke={ink} strokeWidth={4} />
-        <text textAnchor="middle" y={8} fontSize={size(23)} fontWeight={800} fill={ink}>
+      {spotter !== null && (
+        <g transform={`translate(${doing ? -34 : 37} ${doing ? 22 : 20})`}>
+          {/* Shoulders and head from above, with the first letter of the name. */}
+          <ellipse rx={17} ry={8} fill={ink} />
+          <circle r={11} fill="var(--color-skin)" stroke={ink} strokeWidth={3} />
+          <text textAnchor="middle" y={5} fontSize={15} fontWeight={800} fill={ink}>
+            {spotter.slice(0, 1)}
+          </text>
+        </g>
+      )}
+      <g transform={`translate(${doing ? -10 : 0} -46)`}>
+        {/* Dark where somebody was put by hand. */}
+        <circle r={18} fill={kept ? ink : 'var(--color-board)'} stroke={ink} strokeWidth={4} />
+        <text textAnchor="middle" y={8} fontSize={size(23)} fontWeight={800} fill={kept ? 'var(--color-board)' : ink}>
           {n}
         </text>
       </g>
       {(named ? names : []).map((name, i) => (
         // Of neighbours at the wall every second name stands lower, so that long ones do not meet.
-        <Words key={name} x={0} y={50 + 22 * (i * 2 + (kind === 'floor' ? 0 : n % 2))} size={size(20)} bold={i === 0}>
+        <Words key={name} x={0} y={54 + 22 * (i * 2 + (kind === 'floor' ? 0 : n % 2))} size={size(20)} bold={i === 0}>
           {i === 0 ? name : `then ${name}`}
         </Words>
       ))}

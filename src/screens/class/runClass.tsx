@@ -1,7 +1,7 @@
 'use client';
 import { useCallback, useMemo, useState } from 'react';
 import type { UnitSystem } from '../../core/shapes/person';
-import type { ClassPlan } from '../../core/train/plan';
+import { stationOf, type ClassPlan } from '../../core/train/plan';
 import type { ClassLogContent, WrittenLine } from '../../core/shapes/classLog';
 import type { LoadedJoint } from '../../core/shapes/ladder';
 import { givenIn } from '../../core/train/clash';
@@ -254,7 +254,7 @@ function doingOf(
   part: number,
   turn: number | undefined,
 ): Doing | null {
-  const mine = parts && (turn === undefined ? parts[part] : parts[(at + turn) % parts.length]);
+  const mine = parts && (turn === undefined ? parts[part] : parts[stationOf(at, turn, parts.length)]);
   return mine?.find((d) => d.personId === id) ?? null;
 }
 

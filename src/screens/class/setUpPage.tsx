@@ -1,46 +1,73 @@
+'use client';
+import { useState } from 'react';
+import { placeFor, usualHeightCm, withHands } from '../../core/figure/held';
 import { amount } from '../../core/math/amount';
-import type { Cupboard, UnitSystem } from '../../core/shapes/person';
-import type { ClassPlan, ToCarry } from '../../core/train/plan';
-import type { SetUp } from '../../core/train/seats/setUp';
+import { shortLengthWords, unitsOf } from '../../core/math/units';
+import type { KeptPlace, PlaceId } from '../../core/shapes/hallPlace';
+import type { RungPoses } from '../../core/shapes/pose';
+import type { ClassBlock } from '../../core/shapes/class';
+import type { Cupboard, PersonId, UnitSystem } from '../../core/shapes/person';
+import { stationOf, type ClassPlan, type ToCarry } from '../../core/train/plan';
+import { usedOf, type SetUp } from '../../core/train/seats/setUp';
+import { isVariant, type Variant } from '../../core/train/variant';
+import { SolvedFigure } from '../drawing/solvedFigure';
 import { BackLink } from '../touch/backLink';
-import { ButtonLink } from '../touch/button';
+import { Button, ButtonLink } from '../touch/button';
 import { PrintButton } from '../touch/printButton';
 import { dayWords } from '../words';
 import { HallPlan, type DrawnPlace } from './hallPlan';
-import { carryWords, railWords, seatWords, toldOf, usedOf } from './setUpWords';
+import { carryWords, faultWords, railWords, seatWords, toldOf, whereWords } from './setUpWords';
+import { usePlaces, type Keep } from './usePlaces';
 
 interface Props {
   readonly classKey: string;
   readonly plan: ClassPlan;
   readonly setUp: SetUp;
-  readonly targets: Readonly<Record<string, number>>;
+  /** The height of each one’s level, and the firm step under their feet; nothing of who sits on none. */
+  readonly sat: Readonly<Record<PersonId, { readonly targetCm: number; readonly stepCm: number }>>;
+  /** Where people were put by hand. */
+  readonly kept: readonly KeptPlace[];
+  readonly keep: Keep;
   readonly cupboard: Cupboard;
   /** What else the plan needs. */
   readonly carry: readonly ToCarry[];
+  readonly posesBy: Readonly<Record<string, RungPoses>>;
   readonly units: UnitSystem;
+  readonly closed: boolean;
 }
 
-const kindWords = { rail: 'at the rail', wall: 'chair along the wall', floor: 'on the floor' } as const;
-
-/** What is fixed and no rail comes after it along the wall. */
-const whereWords = ({ kind, xM }: DrawnPlace, railM: number): string =>
-  kind === 'rail' && xM > railM ? 'at a heavy table or a strap' : kindWords[kind];
-
 /**
- * The hall before a class, for who carries: what to carry, where it stands, and who sits where. What cannot be done stands
- * above the picture, with what would do.
+ * The hall before a class, for who carries: what to carry, where it stands, and who sits where; then block by block what each
+ * does there. What cannot be done stands above the picture, with what would do, and so does what a place given by hand breaks.
  */
-export function SetUpPage({ classKey, plan, setUp, targets, cupboard, carry, units }: Props) {
+export function SetUpPage(props: Props) {
+  const { classKey, plan, setUp, sat, cupboard, carry, posesBy, units, closed } = props;
+  const { floor, faults, kept, fault, again, move, letGo } = usePlaces(setUp, props.kept, props.keep);
+  const [picked, pick] = useState<PlaceId | null>(null);
+  const [shown, show] = useState<string | null>(null);
   const nameOf = (id: string) => plan.who.find((w) => w.id === id)?.short ?? '';
   const used = usedOf(setUp);
   const seatOf = (id: string) => used.seats.find((s) => s.people.includes(id))?.kind ?? null;
-  const places = setUp.floor.places.map((p): DrawnPlace => ({
-    ...p,
-    names: p.people.map(nameOf),
-    built: seatOf(p.people[0] ?? ''),
-  }));
-  const told = toldOf(setUp, targets, nameOf, units);
-  const others = carry.filter((c) => !c.isPlaced);
+  const block = plan.laid.find((b) => b.id === shown);
+  const doing = block && doingIn(plan, block);
+  const places = floor.places.map((p): DrawnPlace => {
+    const mine = doing ? p.people.flatMap((id) => doing.find((v) => v.personId === id) ?? []) : [];
+    const spotters = doing
+      ? mine.map((v) => v.spotter)
+      : p.people.map((id) => setUp.toPlace.find((t) => t.personId === id)?.spotter ?? null);
+    return {
+      ...p,
+      names: p.people.map(nameOf),
+      built: seatOf(p.people[0] ?? ''),
+      stepCm: Math.max(0, ...p.people.map((id) => sat[id]?.stepCm ?? 0)),
+      spotter: spotters.find((name) => name !== null) ?? null,
+      doing: block ? drawnDoing(mine[0], posesBy) : null,
+    };
+  });
+  const told = toldOf(setUp, (id) => sat[id]?.targetCm, nameOf, units);
+  const broken = faults.map((f) => faultWords(f, nameOf, units));
+  const movements = plan.laid.filter((b) => b.parts);
+  const chosen = places.find((p) => p.id === picked);
   return (
     <div className="pt-3 print:pt-0">
       <p className="print:hidden">
@@ -69,43 +96,107 @@ export function SetUpPage({ classKey, plan, setUp, targets, cupboard, carry, uni
           Everybody sits at their own height, all at once, and all can hold on at once.
         </p>
       )}
-      <div className="mt-4 flex flex-wrap gap-x-8 gap-y-5 print:block">
-        <HallPlan floor={setUp.floor} units={units} places={places} rail={railWords(cupboard)} />
+      <ul
+        role="status"
+        className={broken.length > 0 ? 'mt-2 border-l-8 border-stop bg-board px-4 py-2' : ''}
+        data-testid="set-up-broken"
+      >
+        {broken.map((words) => (
+          <li key={words} className="py-0.5 font-semibold">
+            {words}
+          </li>
+        ))}
+      </ul>
+      {fault !== '' && (
+        <p role="alert" className="mt-2 flex flex-wrap items-center gap-3 border-l-8 border-stop bg-board px-4 py-2">
+          {fault}
+          <Button look="line" onClick={() => void again()}>
+            Try again
+          </Button>
+        </p>
+      )}
+      <div
+        className="mt-3 flex flex-wrap gap-2 max-sm:hidden print:hidden"
+        role="group"
+        aria-label="What the picture shows"
+      >
+        {[{ id: null, title: 'Seats' }, ...movements].map(({ id, title }) => (
+          <button
+            key={id ?? 'seats'}
+            type="button"
+            aria-pressed={shown === id}
+            onClick={() => show(id)}
+            className="min-h-11 cursor-pointer rounded-md border-2 border-ink px-3 font-semibold aria-pressed:bg-ink aria-pressed:text-board"
+          >
+            {title}
+          </button>
+        ))}
+      </div>
+      {!closed && (
+        <p className="mt-2 min-h-12 max-sm:hidden print:hidden" data-testid="set-up-move">
+          {chosen ? (
+            <>
+              <b>{chosen.names.join(' and ')}</b> goes where you tap next.{' '}
+              {chosen.kept && (
+                <Button
+                  look="line"
+                  onClick={() => {
+                    letGo(chosen.people);
+                    pick(null);
+                  }}
+                >
+                  Not kept: as the rules say
+                </Button>
+              )}{' '}
+              <Button look="line" onClick={() => pick(null)}>
+                Stays there
+              </Button>
+            </>
+          ) : (
+            'Somebody stands elsewhere? Drag them, or tap them and then the place; by keys: Enter, arrows, Enter. It stays so for this class.'
+          )}
+        </p>
+      )}
+      <div className="mt-2 flex flex-wrap gap-x-8 gap-y-5 print:block">
+        <HallPlan
+          {...{ floor, units, places, picked, pick }}
+          rail={railWords(cupboard)}
+          move={(from, to) => {
+            const [who] = floor.places.find((p) => p.id === from)?.people ?? [];
+            if (who !== undefined) move(who, to);
+          }}
+          fixed={closed}
+        />
         <div className="grid min-w-0 flex-1 basis-96 content-start gap-5 print:mt-4 print:grid-cols-[minmax(0,1fr)_minmax(0,2fr)]">
-          <section aria-labelledby="carry-out">
-            <h2 id="carry-out" className="border-b-2 border-ink pb-1 text-lg font-bold">
-              Carry out
-            </h2>
-            <ul data-testid="set-up-carry">
-              {carryWords(used, units).map((words) => (
-                <li key={words} className="border-b border-rule py-1">
-                  {words}
-                </li>
-              ))}
-              {others.map((c) => (
-                <li key={c.what} className="border-b border-rule py-1">
-                  {amount(c.need, c.what)}
-                  {c.have < c.need && <b> · {c.have} here</b>}
-                </li>
-              ))}
-              {used.seats.length + others.length === 0 && <li className="py-1">Nothing.</li>}
-            </ul>
-            <p className="mt-1 text-sm">
-              To sit on: back to the wall or to nobody’s path, pads tied. To hold: the seat against the wall, hands push
-              down. None that slides.
-            </p>
-          </section>
+          <CarryOut {...{ setUp, carry, sat, cupboard, units }} />
           <section aria-labelledby="who-where">
-            <h2 id="who-where" className="border-b-2 border-ink pb-1 text-lg font-bold">
-              Who where
-            </h2>
+            <div className="flex flex-wrap items-center justify-between border-b-2 border-ink pb-1">
+              <h2 id="who-where" className="text-lg font-bold">
+                {block ? `Who where: ${block.title}` : 'Who where'}
+              </h2>
+              {kept.length > 0 && !closed && (
+                <Button
+                  look="plain"
+                  className="min-h-11! print:hidden"
+                  onClick={() => letGo(kept.map((k) => k.personId))}
+                >
+                  Let all go where the rules say
+                </Button>
+              )}
+            </div>
             <ul data-testid="set-up-places" className="columns-[20rem] gap-x-8 print:columns-2">
               {places.map((p) => (
                 <li key={p.n} className="flex break-inside-avoid gap-3 border-b border-rule py-1">
                   <b className="num w-8 shrink-0 text-right">{p.n}</b>
                   <span className="min-w-0">
-                    <b>{p.names.join(', then ')}</b>, {whereWords(p, setUp.floor.railM)}
-                    {p.built && `, ${seatWords(p.built, units)}`}
+                    <b>{p.names.join(', then ')}</b>, {whereWords(p.kind)}
+                    {p.built && !block && `, ${seatWords(p.built, units)}`}
+                    {p.stepCm > 0 &&
+                      !block &&
+                      `, a firm step of ${shortLengthWords(p.stepCm, unitsOf[units].length)} under the feet`}
+                    {block && `: ${doneWords(p, doing ?? [], nameOf)}`}
+                    {p.spotter !== null && `; ${p.spotter} stands by`}
+                    {p.kept && '; put there by hand'}
                   </span>
                 </li>
               ))}
@@ -114,5 +205,95 @@ export function SetUpPage({ classKey, plan, setUp, targets, cupboard, carry, uni
         </div>
       </div>
     </div>
+  );
+}
+
+/** What everybody does in a block: its first movement, or at stations that of their third. */
+function doingIn({ people, doing }: ClassPlan, { id, stations }: ClassBlock): Variant[] {
+  const parts = doing.find((d) => d.block === id)?.parts ?? [];
+  const mine = stations
+    ? parts.flatMap((part, i) =>
+        part.filter((d) => stationOf(people.indexOf(d.personId), stations.turn, parts.length) === i),
+      )
+    : (parts[0] ?? []);
+  return mine.filter(isVariant);
+}
+
+function drawnDoing(variant: Variant | undefined, posesBy: Props['posesBy']): DrawnPlace['doing'] {
+  if (!variant) return { figure: null, code: 'counts', onMat: false };
+  const poses = posesBy[`${variant.pattern}${variant.rung}`];
+  return {
+    code: `${variant.pattern}${variant.rung}`,
+    onMat: poses?.props.includes('mat') === true,
+    figure: poses && (
+      <SolvedFigure
+        poses={withHands(poses, variant.support)}
+        place={placeFor(usualHeightCm, variant)}
+        pattern={variant.pattern}
+        title={variant.name}
+        endOnly
+        className="size-full"
+      />
+    ),
+  };
+}
+
+const doneWords = ({ people }: DrawnPlace, doing: readonly Variant[], nameOf: (id: string) => string): string =>
+  people
+    .map((id) => {
+      const words = doing.find((v) => v.personId === id)?.name ?? 'sits and counts aloud';
+      return people.length > 1 ? `${nameOf(id)} ${words}` : words;
+    })
+    .join('; ');
+
+/** What is carried, against what there is. */
+function CarryOut({
+  setUp,
+  carry,
+  sat,
+  cupboard,
+  units,
+}: Pick<Props, 'setUp' | 'carry' | 'sat' | 'cupboard' | 'units'>) {
+  const used = usedOf(setUp);
+  const others = carry.filter((c) => !c.isPlaced);
+  const cm = (n: number) => shortLengthWords(n, unitsOf[units].length);
+  const seated = used.seats.map((s) => Math.max(0, ...s.people.map((id) => sat[id]?.stepCm ?? 0)));
+  const steps = [...new Set(seated)]
+    .filter((stepCm) => stepCm > 0)
+    .map((stepCm) => ({
+      stepCm,
+      need: seated.filter((n) => n === stepCm).length,
+      have: cupboard.steps.reduce((sum, s) => sum + (s.heightCm === stepCm ? s.count : 0), 0),
+    }));
+  return (
+    <section aria-labelledby="carry-out">
+      <h2 id="carry-out" className="border-b-2 border-ink pb-1 text-lg font-bold">
+        Carry out
+      </h2>
+      <ul data-testid="set-up-carry">
+        {carryWords(used, units).map((words) => (
+          <li key={words} className="border-b border-rule py-1">
+            {words}
+          </li>
+        ))}
+        {steps.map(({ stepCm, need, have }) => (
+          <li key={stepCm} className="border-b border-rule py-1">
+            {amount(need, 'firm steps')} of {cm(stepCm)}, under the feet
+            {have < need && <b> · {have} here</b>}
+          </li>
+        ))}
+        {others.map((c) => (
+          <li key={c.what} className="border-b border-rule py-1">
+            {amount(c.need, c.what)}
+            {c.have < c.need && <b> · {c.have} here</b>}
+          </li>
+        ))}
+        {used.seats.length + steps.length + others.length === 0 && <li className="py-1">Nothing.</li>}
+      </ul>
+      <p className="mt-1 text-sm">
+        To sit on: back to the wall or to nobody’s path, pads tied. To hold: the seat against the wall, hands push down.
+        None that slides.
+      </p>
+    </section>
   );
 }

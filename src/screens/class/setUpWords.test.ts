@@ -1,7 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import type { SeatKind } from '../../core/train/seats/problem';
 import type { SeatPlan } from '../../core/train/seats/programme';
-import type { SetUp } from '../../core/train/seats/setUp';
 import { carryWords, namesWords, seatWords, toldOf, wallWords } from './setUpWords';
 
 const kind = (chairCm: number, padsCm: readonly number[] = [], arms = false): SeatKind => ({
@@ -12,16 +11,22 @@ const seats = (more: Partial<SeatPlan> = {}): SeatPlan => ({
   ...{ seats: [{ kind: kind(43), people: ['Ada'] }], unseated: [], overCm: 0, carried: 1, waves: 1, proven: true },
   ...more,
 });
-const setUp = (more: Partial<SetUp> = {}): SetUp => ({
-  ...{ seats: seats(), inTwo: null, oneMore: null, held: [], wallUnknown: false },
-  floor: { widthM: 6, depthM: 3, railM: 0, places: [] },
+type Told = Parameters<typeof toldOf>[0];
+const setUp = (more: Partial<Told> = {}): Told => ({
+  ...{ seats: seats(), inTwo: null, oneMore: null, held: [], carries: 1, wallUnknown: false },
   ...more,
 });
 const told = (
-  more: Partial<SetUp>,
+  more: Partial<Told>,
   targets: Record<string, number> = { Ada: 43, Bo: 46 },
   units: 'metric' | 'us' = 'metric',
-) => toldOf(setUp(more), targets, (id) => id, units);
+) =>
+  toldOf(
+    setUp(more),
+    (id) => targets[id],
+    (id) => id,
+    units,
+  );
 const lunge = (more: object) => ({ title: 'Lunge', holding: 9, atOnce: 8, turns: 2, short: [], ...more });
 
 describe('what is said of a set-up', () => {

@@ -1,10 +1,13 @@
 import { amount } from '../../core/math/amount';
 import { shortLengthWords, unitsOf } from '../../core/math/units';
+import type { PlaceKind } from '../../core/shapes/hallPlace';
 import type { Cupboard, UnitSystem } from '../../core/shapes/person';
+import type { FloorSlot, PlaceFault } from '../../core/train/seats/floor';
 import type { HeldAnswer, Short } from '../../core/train/seats/holds';
 import type { SeatKind } from '../../core/train/seats/problem';
 import type { SeatPlan } from '../../core/train/seats/programme';
-import type { SetUp } from '../../core/train/seats/setUp';
+import { mostCarries } from '../../core/train/seats/holds';
+import { usedOf, type SetUp } from '../../core/train/seats/setUp';
 
 const footM = 0.3048;
 
@@ -40,8 +43,15 @@ const heldWords = ({ title, holding, atOnce, turns, short }: HeldAnswer, units: 
 
 /** What is to be said of a set-up, the gravest first; empty where everything is as it should be. */
 export function toldOf(
-  { seats, inTwo, oneMore, held, wallUnknown }: SetUp,
-  targets: Readonly<Record<string, number>>,
+  {
+    seats,
+    inTwo,
+    oneMore,
+    held,
+    carries,
+    wallUnknown,
+  }: Pick<SetUp, 'seats' | 'inTwo' | 'oneMore' | 'held' | 'carries' | 'wallUnknown'>,
+  targetOf: (id: string) => number | undefined,
   nameOf: (id: string) => string,
   units: UnitSystem,
 ): string[] {
@@ -50,7 +60,7 @@ export function toldOf(
   const all = seats.seats.reduce((sum, s) => sum + s.people.length, 0) + seats.unseated.length;
   const over = used.seats.flatMap(({ kind, people }) =>
     people.flatMap((id) => {
-      const by = kind.heightCm - (targets[id] ?? kind.heightCm);
+      const by = kind.heightCm - (targetOf(id) ?? kind.heightCm);
       return by > 0 ? [`${nameOf(id)} ${cm(by)}`] : [];
     }),
   );
@@ -63,7 +73,7 @@ export function toldOf(
       : []),
     ...(used.unseated.length > 0
       ? [
-          `No seat here for ${namesWords(used.unseated.map((id) => `${nameOf(id)} (${cm(targets[id] ?? 0)})`))}: nobody sits lower than their level. What is done seated goes on any firm chair.`,
+          `No seat here for ${namesWords(used.unseated.map((id) => `${nameOf(id)} (${cm(targetOf(id) ?? 0)})`))}: nobody sits lower than their level. What is done seated goes on any firm chair.`,
         ]
       : []),
     ...(over.length > 0 ? [`Higher than their level, as their height is not free: ${over.join(', ')}.`] : []),
@@ -75,6 +85,11 @@ export function toldOf(
         ]
       : []),
     ...held.flatMap((h) => heldWords(h, units) ?? []),
+    ...(carries > mostCarries
+      ? [
+          `Chairs are carried ${carries} times: put the blocks that sit one after the other, and those that hold chairs after them.`,
+        ]
+      : []),
     ...(wallUnknown
       ? [
           'Nobody wrote how much free wall there is, so chairs to hold were not checked against it: Library, the cupboard.',
@@ -84,9 +99,32 @@ export function toldOf(
   ];
 }
 
-/** In one wave where all sit so, else in two where more do. */
-export const usedOf = ({ seats, inTwo }: Pick<SetUp, 'seats' | 'inTwo'>): SeatPlan =>
-  inTwo && inTwo.unseated.length < seats.unseated.length ? inTwo : seats;
+/** What places kept by hand break, in sentences; the gravest first. */
+export function faultWords(fault: PlaceFault, nameOf: (id: string) => string, units: UnitSystem): string {
+  switch (fault.kind) {
+    case 'nothing-to-hold':
+      return `${nameOf(fault.personId)} holds on in this class, and at place ${fault.n} there is nothing to hold.`;
+    case 'only-a-chair':
+      return `${nameOf(fault.personId)} holds on to something fixed in this class: at place ${fault.n} there is only a chair, and a chair is never pulled.`;
+    case 'taken':
+      return `${nameOf(fault.personId)} holds on in this class and stands at place ${fault.n}: ${nameOf(fault.by)} has the last place for it and holds nothing.`;
+    case 'apart':
+      return `${fault.spotter} stands by ${namesWords(fault.people.map(nameOf))}, who are ${wallWords(fault.metres, units)} apart: nobody reaches both.`;
+    case 'gone':
+      return `The place kept for ${nameOf(fault.personId)} is not there any more, or somebody else has it: ${nameOf(fault.personId)} stands where the rules put them.`;
+  }
+}
+
+const kindWords: Readonly<Record<PlaceKind, string>> = {
+  ...{ rail: 'at the rail', table: 'at a heavy table', strap: 'at a strap' },
+  ...{ wall: 'chair along the wall', floor: 'on the floor' },
+};
+/** `at the rail`. */
+export const whereWords = (kind: PlaceKind): string => kindWords[kind];
+
+/** A place in words, for who goes by keys: `rail 2`, `floor 5, free`. */
+export const slotWords = ({ id, kind }: Pick<FloorSlot, 'id' | 'kind'>): string =>
+  `${kind} ${id.slice(kind.length + 1)}`;
 
 /** What is carried for the seats, chairs first: `6 chairs of 43 cm`. */
 export function carryWords({ seats }: SeatPlan, units: UnitSystem): string[] {

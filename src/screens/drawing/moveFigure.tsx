@@ -25,6 +25,8 @@ interface Props {
   readonly className?: string;
   /** The end under the start, where there is more height than width. */
   readonly stacked?: boolean;
+  /** Only the end, where it is drawn small. */
+  readonly endOnly?: boolean;
   /** Whoever may spot, beside and half a step behind. */
   readonly helper: SolvedPose | null;
 }
@@ -33,7 +35,17 @@ interface Props {
 const helperAt = { side: [-0.34, 0, -0.3], front: [-0.3, 0, -0.62], above: [0, 0, 0] } as const;
 
 /** Start pale and end in full beside each other, on one floor, with what stands around to scale and one arrow for the path. */
-export function MoveFigure({ poses, pair, place, pattern, title, className, stacked = false, helper }: Props) {
+export function MoveFigure({
+  poses,
+  pair,
+  place,
+  pattern,
+  title,
+  className,
+  stacked = false,
+  endOnly = false,
+  helper,
+}: Props) {
   const { view, props } = poses;
   const project = projections[view];
   const scene = sceneOf(poses, pair, place);
@@ -42,7 +54,7 @@ export function MoveFigure({ poses, pair, place, pattern, title, className, stac
     return ([x, y, z]: Point3): Flat => project([x + pose.hip[0] + dx, y + dy, z + dz]);
   };
   const beside = (pose: SolvedPose): Flat[] => (helper ? pointsOf(helper).map(shifted(pose)) : []);
-  const all = [pair.start, pair.end, ...(pair.then ? [pair.then] : [])];
+  const all = endOnly ? [pair.end] : [pair.start, pair.end, ...(pair.then ? [pair.then] : [])];
   const points = all
     .flatMap(pointsOf)
     .map(project)
@@ -87,7 +99,7 @@ export function MoveFigure({ poses, pair, place, pattern, title, className, stac
             {floor}
             {scene.map((s) => s.behind)}
             {standsBy(pose)}
-            <g opacity={before ? undefined : 0.42}>
+            <g opacity={before || endOnly ? undefined : 0.42}>
               <Body pose={pose} project={project} heightM={place.heightM} tone={tone} view={view} />
             </g>
             <Carried pose={pose} {...{ props, project }} heightM={place.heightM} />

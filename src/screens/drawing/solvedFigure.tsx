@@ -13,6 +13,7 @@ interface Props {
   /** Somebody who may spot stands by. */
   readonly spotted?: boolean;
   readonly stacked?: boolean;
+  readonly endOnly?: boolean;
   readonly className?: string;
 }
 
@@ -24,6 +25,7 @@ export function SolvedFigure({
   title,
   spotted = false,
   stacked = false,
+  endOnly = false,
   className = '',
 }: Props) {
   const pair = solvePair(poses, place);
@@ -36,7 +38,7 @@ export function SolvedFigure({
   const helper = spotted && poses.view !== 'above' ? spotter(place) : null;
   return (
     <MoveFigure
-      {...{ poses, pair, place, pattern, stacked, className, helper }}
+      {...{ poses, pair, place, pattern, stacked, endOnly, className, helper }}
       title={helper ? `${title}; whoever helps stands half a step behind, a hand near the belt` : title}
     />
   );

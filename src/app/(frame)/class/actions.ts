@@ -3,6 +3,7 @@ import { args, form, id, pattern, rung } from '../../../schemas/door';
 import { correctLine } from '../../../use-cases/classLog';
 import { confirmProposals, takeBackProposals } from '../../../use-cases/proposals';
 import { saveClass, tryPlan } from '../../../use-cases/classes';
+import { keepPlaces } from '../../../use-cases/classSetUp';
 import { dropTemplate, keepTemplate } from '../../../use-cases/classTemplates';
 import { swapsInClass } from '../../../use-cases/swaps';
 import { seqs } from '../../../schemas/classLog';
@@ -12,6 +13,9 @@ import { action } from '../../doors';
 export const makeClassPlan = action(args([form()]), tryPlan);
 
 export const keepClassPlan = action(args([id(), form()]), saveClass, [['/class']]);
+
+/** Where people were put by hand in the hall of a class. */
+export const keepClassPlaces = action(args([id(), form()]), keepPlaces);
 
 export const confirmClass = action(args([id(), seqs()]), confirmProposals);
 

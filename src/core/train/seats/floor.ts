@@ -1,27 +1,46 @@
+import { placeKinds, type KeptPlace, type PlaceId, type PlaceKind } from '../../shapes/hallPlace';
 import type { PersonId } from '../../shapes/person';
 import { wallForChairM } from './holds';
 
-/** Where somebody stands: at the rail, at a chair along the wall, or on the free floor. */
-export type PlaceKind = 'rail' | 'wall' | 'floor';
+/** What somebody holds in some block of the class: only something fixed will do; a chair along the wall does too; nothing. */
+export type Need = 'fixed' | 'either' | 'none';
 
 /** Somebody who gets a place. */
 export interface ToPlace {
   readonly personId: PersonId;
-  readonly needs: PlaceKind;
+  readonly needs: Need;
   /** The seat they share; of one seat the second stands behind it and counts. */
   readonly seat: string | null;
+  /** Who stands by them in some block. */
+  readonly spotter: string | null;
+}
+
+/** What a hall has along its walls. */
+export interface FloorStock {
+  readonly rail: number;
+  readonly tables: number;
+  readonly straps: number;
+  /** Chairs that fit along the free wall; `Infinity` where nobody wrote how long it is. */
+  readonly wall: number;
 }
 
 /** One place, in metres from the left end of the wall; y grows away from the wall. */
-export interface FloorPlace {
-  /** Counted from 1, along the wall, then row by row. */
-  readonly n: number;
+export interface FloorSlot {
+  readonly id: PlaceId;
   readonly kind: PlaceKind;
   readonly xM: number;
   readonly yM: number;
+}
+
+/** One place that is taken. */
+export interface FloorPlace extends FloorSlot {
+  /** Counted from 1, along the wall, then row by row. */
+  readonly n: number;
   /** In the order of the waves. */
   readonly people: readonly PersonId[];
   readonly seat: string | null;
+  /** An instructor put them there. */
+  readonly kept: boolean;
 }
 
 export interface FloorPlan {
@@ -31,58 +50,196 @@ export interface FloorPlan {
   /** From the left end; tables and straps come after it. */
   readonly railM: number;
   readonly places: readonly FloorPlace[];
+  /** Where somebody else could stand. */
+  readonly free: readonly FloorSlot[];
+  /** Whose place is not there any more. */
+  readonly lost: readonly PersonId[];
 }
 
 const atLeastM = 6;
 /** From the wall to the first row, and from row to row and place to place on the free floor. House rules, no source. */
 const rowM = { wall: 0.7, first: 2.6, next: 1.9, apart: 1.6, front: 2.2 } as const;
+/** Whoever stands by two reaches both. House rule, common practice, no published source. */
+const besideM = 2;
+
+const fixedKinds: readonly PlaceKind[] = ['rail', 'table', 'strap'];
+export const isFixed = (kind: PlaceKind): boolean => fixedKinds.includes(kind);
+
+export const kindOf = (id: PlaceId): PlaceKind => placeKinds.find((k) => id.startsWith(`${k}-`)) ?? 'floor';
+const indexOf = (id: PlaceId): number => Number(id.slice(id.indexOf('-') + 1)) - 1;
+const idOf = (kind: PlaceKind, i: number): PlaceId => `${kind}-${i + 1}`;
+
+interface Spot {
+  readonly seat: string | null;
+  readonly people: PersonId[];
+  needs: Need;
+  at: PlaceId | null;
+  kept: boolean;
+}
+
+const strict: Readonly<Record<Need, number>> = { fixed: 0, either: 1, none: 2 };
 
 /**
- * Everybody's place: at the rail from the left, then chairs along the wall, then rows on the floor, the fullest first, all
- * facing whoever leads. Who shares a seat shares the place.
- * @param stock places at rails, and all that are fixed, with tables and straps: whoever finds none of them stands at the wall
- * @param wallPlaces chairs that fit along it; whoever finds none stands on the floor, and holds on in turns
+ * Everybody's place. Who was put somewhere by hand stands there as long as the place is there; then whoever needs something
+ * fixed, from the left; then chairs along the wall; then rows on the floor, all facing whoever leads. Who shares a seat shares
+ * the place, and people whom one spotter stands by stand side by side.
  */
-export function layFloor(
-  people: readonly ToPlace[],
-  stock: { readonly rail: number; readonly fixed: number },
-  wallPlaces: number,
-): FloorPlan {
-  const spots: { kind: PlaceKind; seat: string | null; people: PersonId[] }[] = [];
-  for (const { personId, needs, seat } of people) {
+export function layFloor(people: readonly ToPlace[], stock: FloorStock, kept: readonly KeptPlace[] = []): FloorPlan {
+  const spots = spotsOf(people);
+  const counts: Readonly<Record<PlaceKind, number>> = {
+    ...{ rail: stock.rail, table: stock.tables, strap: stock.straps, wall: stock.wall },
+    floor: Infinity,
+  };
+  const taken = new Set<PlaceId>();
+  const lost: PersonId[] = [];
+  for (const { personId, at } of kept) {
+    const spot = spots.find((s) => s.people.includes(personId));
+    if (!spot || spot.kept) continue;
+    if (indexOf(at) >= counts[kindOf(at)] || taken.has(at)) lost.push(personId);
+    else {
+      Object.assign(spot, { at, kept: true });
+      taken.add(at);
+    }
+  }
+  const firstFree = (kind: PlaceKind): PlaceId | null => {
+    const most = Math.min(counts[kind], spots.length + taken.size);
+    for (let i = 0; i < most; i += 1) if (!taken.has(idOf(kind, i))) return idOf(kind, i);
+    return null;
+  };
+  for (const spot of spots) {
+    if (spot.at !== null) continue;
+    const wish: readonly PlaceKind[] = spot.needs === 'none' ? ['floor'] : placeKinds;
+    spot.at = wish.reduce<PlaceId | null>((found, kind) => found ?? firstFree(kind), null);
+    if (spot.at !== null) taken.add(spot.at);
+  }
+  return drawn(spots, stock, lost);
+}
+
+function spotsOf(people: readonly ToPlace[]): Spot[] {
+  const spots: Spot[] = [];
+  for (const { personId, needs, seat } of inOrder(people)) {
     const shared = seat === null ? undefined : spots.find((s) => s.seat === seat);
     if (shared) {
       shared.people.push(personId);
-      if (order[needs] < order[shared.kind]) shared.kind = needs;
-    } else spots.push({ kind: needs, seat, people: [personId] });
+      if (strict[needs] < strict[shared.needs]) shared.needs = needs;
+    } else spots.push({ needs, seat, people: [personId], at: null, kept: false });
   }
-  const rail = spots.filter((s) => s.kind === 'rail').slice(0, stock.fixed);
-  const wall = spots.filter((s) => s.kind !== 'floor' && !rail.includes(s)).slice(0, wallPlaces);
-  const floor = spots
-    .filter((s) => !rail.includes(s) && !wall.includes(s))
-    .map((s) => ({ ...s, kind: 'floor' as const }));
-  const railM = stock.rail * wallForChairM;
-  const wallFromM = Math.max(railM, rail.length * wallForChairM);
-  const widthM = Math.max(atLeastM, wallFromM + wall.length * wallForChairM);
-  const along = (i: number) => (i + 0.5) * wallForChairM;
+  return spots.sort((a, b) => strict[a.needs] - strict[b.needs]);
+}
+
+/** Whoever holds most closely first; behind each whom the same spotter stands by. */
+function inOrder(people: readonly ToPlace[]): ToPlace[] {
+  const sorted = [...people].sort((a, b) => strict[a.needs] - strict[b.needs]);
+  const firstOf = new Map<string, number>();
+  for (const [i, { spotter, needs }] of sorted.entries()) {
+    const key = `${needs} ${spotter ?? ''}`;
+    if (spotter !== null && !firstOf.has(key)) firstOf.set(key, i);
+  }
+  const rank = (one: ToPlace, i: number) => firstOf.get(`${one.needs} ${one.spotter ?? ''}`) ?? i;
+  return sorted
+    .map((one, i) => ({ one, i, rank: rank(one, i) }))
+    .sort((a, b) => a.rank - b.rank || a.i - b.i)
+    .map(({ one }) => one);
+}
+
+function drawn(spots: readonly Spot[], stock: FloorStock, lost: readonly PersonId[]): FloorPlan {
+  const used = (kind: PlaceKind): number =>
+    Math.max(0, ...spots.flatMap((s) => (s.at !== null && kindOf(s.at) === kind ? indexOf(s.at) + 1 : [])));
+  const fixed = stock.rail + stock.tables + stock.straps;
+  const wall = Math.min(stock.wall, used('wall') + 1);
+  const widthM = Math.max(atLeastM, (fixed + wall) * wallForChairM);
   const perRow = Math.max(1, Math.floor((widthM - 0.8) / rowM.apart));
-  const rows = Math.ceil(floor.length / perRow);
-  const inRow = Math.ceil(floor.length / Math.max(1, rows));
-  const placed = [
-    ...rail.map((s, i) => ({ ...s, kind: 'rail' as const, xM: along(i), yM: rowM.wall })),
-    ...wall.map((s, i) => ({ ...s, kind: 'wall' as const, xM: wallFromM + along(i), yM: rowM.wall })),
-    ...floor.map((s, i) => {
-      const row = Math.floor(i / inRow);
-      const here = Math.min(inRow, floor.length - row * inRow);
-      const left = (widthM - (here - 1) * rowM.apart) / 2;
-      return { ...s, xM: left + (i % inRow) * rowM.apart, yM: rowM.first + row * rowM.next };
-    }),
-  ];
+  const onFloor = used('floor') + 1;
+  const rows = Math.ceil(onFloor / perRow);
+  const inRow = Math.ceil(onFloor / rows);
+  const before: Readonly<Record<PlaceKind, number>> = {
+    ...{ rail: 0, table: stock.rail, strap: stock.rail + stock.tables, wall: fixed, floor: 0 },
+  };
+  const slot = (kind: PlaceKind, i: number): FloorSlot => {
+    const id = idOf(kind, i);
+    if (kind !== 'floor') return { id, kind, xM: (before[kind] + i + 0.5) * wallForChairM, yM: rowM.wall };
+    const left = (widthM - (inRow - 1) * rowM.apart) / 2;
+    return { id, kind, xM: left + (i % inRow) * rowM.apart, yM: rowM.first + Math.floor(i / inRow) * rowM.next };
+  };
+  const shown: Readonly<Record<PlaceKind, number>> = {
+    ...{ rail: stock.rail, table: stock.tables, strap: stock.straps, wall, floor: rows * inRow },
+  };
+  const slots = placeKinds.flatMap((kind) => Array.from({ length: shown[kind] }, (_, i) => slot(kind, i)));
+  const at = new Map(spots.map((s) => [s.at, s]));
+  const places = slots
+    .flatMap((s) => {
+      const spot = at.get(s.id);
+      return spot ? [{ ...s, people: spot.people, seat: spot.seat, kept: spot.kept }] : [];
+    })
+    .map((p, i) => ({ n: i + 1, ...p }));
   return {
-    ...{ widthM, railM },
-    depthM: (rows > 0 ? rowM.first + (rows - 1) * rowM.next : rowM.wall) + rowM.front,
-    places: placed.map((p, i) => ({ n: i + 1, ...p })),
+    ...{ widthM, railM: stock.rail * wallForChairM, places, lost },
+    depthM: rowM.first + (rows - 1) * rowM.next + rowM.front,
+    free: slots.filter((s) => !at.has(s.id)),
   };
 }
 
-const order: Readonly<Record<PlaceKind, number>> = { rail: 0, wall: 1, floor: 2 };
+/** What somebody put somewhere by hand breaks. */
+export type PlaceFault =
+  /** They hold on in some block, and there is nothing to hold; or only a chair where that will not do. */
+  | { readonly kind: 'nothing-to-hold' | 'only-a-chair'; readonly n: number; readonly personId: PersonId }
+  /** They hold on, and somebody who does not stands in the last place for it. */
+  | { readonly kind: 'taken'; readonly n: number; readonly personId: PersonId; readonly by: PersonId }
+  /** Nobody can stand by both. */
+  | {
+      readonly kind: 'apart';
+      readonly n: number;
+      readonly spotter: string;
+      readonly people: readonly PersonId[];
+      readonly metres: number;
+    }
+  /** Their place is not there any more: they stand elsewhere. */
+  | { readonly kind: 'gone'; readonly personId: PersonId };
+
+/** What places kept by hand break; a hall that is short of places without them breaks nothing. */
+export function placeFaults({ places, lost }: FloorPlan, people: readonly ToPlace[]): PlaceFault[] {
+  const needsOf = new Map(people.map((p) => [p.personId, p.needs]));
+  const needs = (id: PersonId): Need => needsOf.get(id) ?? 'none';
+  const serves = (kind: PlaceKind, need: Need): boolean =>
+    need === 'none' || isFixed(kind) || (need === 'either' && kind === 'wall');
+  const faults: PlaceFault[] = lost.map((personId) => ({ kind: 'gone', personId }));
+  for (const { n, kind, people: here, kept } of places)
+    for (const personId of here) {
+      const need = needs(personId);
+      if (serves(kind, need)) continue;
+      const by = places.find(
+        (p) => p.kept && serves(p.kind, need) && p.people.every((id) => strict[needs(id)] > strict[need]),
+      )?.people[0];
+      if (kept) faults.push({ kind: kind === 'wall' ? 'only-a-chair' : 'nothing-to-hold', n, personId });
+      else if (by !== undefined) faults.push({ kind: 'taken', n, personId, by });
+    }
+  return [...faults, ...apart(places, people)];
+}
+
+/** Two whom one spotter stands by, where one of them was put too far from the other. */
+function apart(places: readonly FloorPlace[], people: readonly ToPlace[]): PlaceFault[] {
+  const spotters = [...new Set(people.flatMap((p) => p.spotter ?? []))];
+  return spotters.flatMap((spotter): PlaceFault[] => {
+    const theirs = new Set(people.flatMap((p) => (p.spotter === spotter ? [p.personId] : [])));
+    const at = places.filter((p) => p.people.some((id) => theirs.has(id)));
+    const far = at
+      .flatMap((a, i) => at.slice(i + 1).map((b) => ({ a, b, metres: Math.hypot(a.xM - b.xM, a.yM - b.yM) })))
+      .filter(({ a, b, metres }) => metres > besideM && (a.kept || b.kept))
+      .sort((x, y) => y.metres - x.metres)[0];
+    if (!far) return [];
+    const two = [far.a, far.b].flatMap((p) => p.people.filter((id) => theirs.has(id)));
+    return [{ kind: 'apart', n: far.b.n, spotter, people: two, metres: Math.round(far.metres * 10) / 10 }];
+  });
+}
+
+/** The kept places after somebody is put somewhere; whoever stands there changes places with them. */
+export function movedTo(floor: FloorPlan, kept: readonly KeptPlace[], personId: PersonId, to: PlaceId): KeptPlace[] {
+  const from = floor.places.find((p) => p.people.includes(personId));
+  if (!from || from.id === to) return [...kept];
+  const there = floor.places.find((p) => p.id === to);
+  const moved: KeptPlace[] = [
+    ...from.people.map((id) => ({ personId: id, at: to })),
+    ...(there?.people ?? []).map((id) => ({ personId: id, at: from.id })),
+  ];
+  return [...kept.filter((k) => !moved.some((m) => m.personId === k.personId)), ...moved];
+}

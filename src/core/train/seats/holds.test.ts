@@ -1,7 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { emptyCupboard } from '../../intake/cupboard';
-import { layFloor, type ToPlace } from './floor';
-import { heldIn, holdStock, type HoldStock } from './holds';
+import { carriesOf, heldIn, holdStock, type HoldStock } from './holds';
 
 const block = (fixed: number, either: number, sitting = 0) => ({
   ...{ title: 'Lunge', sitting },
@@ -47,35 +46,17 @@ describe('holding on', () => {
   );
 });
 
-describe('the floor', () => {
-  const one = (personId: string, needs: ToPlace['needs'], seat: string | null = null): ToPlace => ({
-    personId,
-    needs,
-    seat,
-  });
-  test('numbered along the rail and the wall, then row by row; who shares a seat shares a place', () => {
-    const { places } = layFloor(
-      [one('a', 'rail'), one('b', 'wall'), one('c', 'floor', 's'), one('d', 'floor', 's')],
-      { rail: 2, fixed: 2 },
-      5,
-    );
-    expect(places.map((p) => [p.n, p.kind, p.people])).toEqual([
-      [1, 'rail', ['a']],
-      [2, 'wall', ['b']],
-      [3, 'floor', ['c', 'd']],
-    ]);
-  });
-  test('forty people: nobody stands on another, nobody outside the hall, whoever finds no rail stands at the wall', () => {
-    const people = Array.from({ length: 40 }, (_, i) => one(`p${i}`, i < 9 ? 'rail' : i < 14 ? 'wall' : 'floor'));
-    const { places, widthM, depthM } = layFloor(people, { rail: 3, fixed: 4 }, 8);
-    expect(places.filter((p) => p.kind === 'rail')).toHaveLength(4);
-    // Of the ten others who hold on eight find a chair along the wall.
-    expect(places.filter((p) => p.kind === 'wall')).toHaveLength(8);
-    expect(places.flatMap((p) => p.people).sort()).toEqual(people.map((p) => p.personId).sort());
-    for (const p of places) {
-      expect(p.xM > 0 && p.xM < widthM && p.yM > 0 && p.yM < depthM).toBe(true);
-      for (const q of places)
-        if (p !== q) expect(Math.hypot(p.xM - q.xM, p.yM - q.yM)).toBeGreaterThanOrEqual(0.9 - 1e-9);
-    }
+describe('how often chairs are carried', () => {
+  const held = (either: number, sitting: number) => block(0, either, sitting);
+  test.each<[string, ReturnType<typeof block>[], number, number]>([
+    ['seats alone: once', [held(0, 6), held(0, 6)], 6, 1],
+    ['chairs enough to hold beside them: once', [held(0, 6), held(7, 0), held(0, 6)], 6, 1],
+    ['seats, then turned to be held: twice', [held(0, 10), held(7, 0)], 10, 2],
+    ['and sat on again: three times', [held(0, 10), held(7, 0), held(0, 10)], 10, 3],
+    ['after them nobody sits: twice', [held(0, 10), held(7, 0), held(0, 0)], 10, 2],
+    ['none to sit on, some to hold: once', [held(7, 0)], 0, 1],
+    ['nothing is carried where all hold the rail', [held(4, 0)], 0, 0],
+  ])('%s', (_title, blocks, seats, times) => {
+    expect(carriesOf(blocks, seats, stock())).toBe(times);
   });
 });

@@ -15,6 +15,28 @@ export interface HeldBlock {
   readonly sitting: number;
 }
 
+/** A class carries its chairs at most so often: out, and once turned to be held. Common practice, no published source. */
+export const mostCarries = 2;
+
+/**
+ * How often chairs are carried: out once, and again each time a block holds chairs that stand as seats, or sits where they were
+ * turned to be held.
+ * @param seats chairs that are built as seats
+ */
+export function carriesOf(blocks: readonly HeldBlock[], seats: number, stock: HoldStock): number {
+  const heldIn = ({ holding }: HeldBlock): number =>
+    Math.min(Math.max(0, holding.length - stock.fixed), stock.wall ?? Infinity);
+  let [carries, turned] = [seats > 0 || blocks.some((b) => heldIn(b) > 0) ? 1 : 0, false];
+  for (const block of blocks) {
+    const { sitting } = block;
+    const asks = heldIn(block) > stock.chairs - seats;
+    if (asks === turned || (!asks && sitting === 0)) continue;
+    turned = asks;
+    carries += 1;
+  }
+  return carries;
+}
+
 /** Wall for each chair that is held, in metres. House rule: common practice, no published source. */
 export const wallForChairM = 0.9;
 

@@ -1,15 +1,19 @@
 import type { Cupboard, PersonId } from '../../shapes/person';
-import { layFloor, type FloorPlan, type PlaceKind } from './floor';
-import { heldIn, holdStock, type HeldAnswer, type HeldBlock } from './holds';
+import type { FloorStock, Need, ToPlace } from './floor';
+import { carriesOf, heldIn, holdStock, type HeldAnswer, type HeldBlock } from './holds';
 import { oneMore, type OneMore } from './oneMore';
 import type { Sitter } from './problem';
 import { planSeats, type SeatPlan, type Solve } from './programme';
 
 /** A class as the hall has to take it. */
 export interface ToSetUp {
+  /** Who does what with the most support first: they stand nearest to what is held. */
   readonly people: readonly PersonId[];
   readonly sitters: readonly Sitter[];
+  /** In their order. */
   readonly blocks: readonly HeldBlock[];
+  /** Who stands by whom in some block. */
+  readonly spotters: ReadonlyMap<PersonId, string>;
 }
 
 /** The one set-up of a hall for a class. */
@@ -21,32 +25,49 @@ export interface SetUp {
   readonly oneMore: OneMore | null;
   /** Blocks in which people hold on. */
   readonly held: readonly HeldAnswer[];
+  /** How often chairs are carried, with each time they are turned. */
+  readonly carries: number;
   /** Nobody wrote how much free wall there is. */
   readonly wallUnknown: boolean;
-  readonly floor: FloorPlan;
+  /** What the floor is laid from; who was put somewhere by hand changes nothing of it. */
+  readonly toPlace: readonly ToPlace[];
+  readonly floorStock: FloorStock;
 }
 
-/** Seats first; where not all sit at once, in two waves; then whether all can hold on, and where everybody stands. */
-export async function setUpOf({ people, sitters, blocks }: ToSetUp, cupboard: Cupboard, solve: Solve): Promise<SetUp> {
+/** In one wave where all sit so, else in two where more do. */
+export const usedOf = ({ seats, inTwo }: Pick<SetUp, 'seats' | 'inTwo'>): SeatPlan =>
+  inTwo && inTwo.unseated.length < seats.unseated.length ? inTwo : seats;
+
+/** Seats first; where not all sit at once, in two waves; then whether all can hold on, and what everybody's place asks for. */
+export async function setUpOf(
+  { people, sitters, blocks, spotters }: ToSetUp,
+  cupboard: Cupboard,
+  solve: Solve,
+): Promise<SetUp> {
   const seats = await planSeats(sitters, cupboard, 1, solve);
   const short = seats.unseated.length > 0;
   const inTwo = short ? await planSeats(sitters, cupboard, 2, solve) : null;
   const more = short || seats.overCm > 0 ? await oneMore(sitters, cupboard, seats, solve) : null;
   const stock = holdStock(cupboard);
-  const holdsOn = new Map<PersonId, PlaceKind>();
+  const needs = new Map<PersonId, Need>();
   for (const { holding } of blocks)
     for (const { personId, fixed } of holding)
-      if (fixed || !holdsOn.has(personId)) holdsOn.set(personId, fixed ? 'rail' : 'wall');
-  const used = inTwo && inTwo.unseated.length < seats.unseated.length ? inTwo : seats;
+      if (fixed || !needs.has(personId)) needs.set(personId, fixed ? 'fixed' : 'either');
+  const used = usedOf({ seats, inTwo });
   const seatOf = new Map(used.seats.flatMap((s, i) => s.people.map((id) => [id, `${i} ${s.kind.id}`] as const)));
-  const order: readonly (PlaceKind | undefined)[] = ['rail', 'wall', undefined];
-  const toPlace = [...people]
-    .sort((a, b) => order.indexOf(holdsOn.get(a)) - order.indexOf(holdsOn.get(b)))
-    .map((personId) => ({ personId, needs: holdsOn.get(personId) ?? 'floor', seat: seatOf.get(personId) ?? null }));
   return {
     ...{ seats, inTwo, oneMore: more },
     held: blocks.filter((b) => b.holding.length > 0).map((b) => heldIn(b, stock)),
+    carries: carriesOf(blocks, used.seats.length, stock),
     wallUnknown: cupboard.wallM === null,
-    floor: layFloor(toPlace, { rail: cupboard.railPlaces, fixed: stock.fixed }, stock.wall ?? Infinity),
+    toPlace: people.map((personId) => ({
+      ...{ personId, needs: needs.get(personId) ?? 'none' },
+      ...{ seat: seatOf.get(personId) ?? null, spotter: spotters.get(personId) ?? null },
+    })),
+    floorStock: {
+      ...{ rail: cupboard.railPlaces, tables: cupboard.tables, straps: cupboard.straps },
+      // What crosses to the browser as JSON has no infinity; more chairs than people never stand along a wall.
+      wall: stock.wall ?? people.length + 1,
+    },
   };
 }

@@ -1,0 +1,165 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { isPlaceId, type KeptPlace, type PlaceId } from '../../shapes/hallPlace';
+import { isFixed, kindOf, layFloor, movedTo, placeFaults, type FloorStock, type Need, type ToPlace } from './floor';
+
+const one = (personId: string, needs: Need, more: Partial<ToPlace> = {}): ToPlace => ({
+  ...{ personId, needs, seat: null, spotter: null },
+  ...more,
+});
+const hall = (more: Partial<FloorStock> = {}): FloorStock => ({ rail: 2, tables: 0, straps: 0, wall: 5, ...more });
+const where = (...args: Parameters<typeof layFloor>) =>
+  Object.fromEntries(layFloor(...args).places.flatMap((p) => p.people.map((id) => [id, p.id])));
+
+describe('the floor', () => {
+  test('numbered along the rail, tables, straps and the wall, then row by row; who shares a seat shares a place', () => {
+    const people = [
+      ...[one('c', 'none', { seat: 's' }), one('d', 'none', { seat: 's' })],
+      ...[one('b', 'either'), one('a', 'fixed'), one('e', 'fixed'), one('f', 'fixed')],
+    ];
+    const { places } = layFloor(people, hall({ rail: 1, tables: 1, straps: 1 }));
+    expect(places.map((p) => [p.n, p.id, p.people])).toEqual([
+      [1, 'rail-1', ['a']],
+      [2, 'table-1', ['e']],
+      [3, 'strap-1', ['f']],
+      [4, 'wall-1', ['b']],
+      [5, 'floor-1', ['c', 'd']],
+    ]);
+  });
+  test('forty people: nobody stands on another or outside the hall; who finds no rail stands at the wall', () => {
+    const people = Array.from({ length: 40 }, (_, i) => one(`p${i}`, i < 9 ? 'fixed' : i < 14 ? 'either' : 'none'));
+    const { places, widthM, depthM } = layFloor(people, hall({ rail: 3, tables: 1, wall: 8 }));
+    expect(places.filter((p) => isFixed(p.kind))).toHaveLength(4);
+    // Of the ten others who hold on eight find a chair along the wall.
+    expect(places.filter((p) => p.kind === 'wall')).toHaveLength(8);
+    expect(places.flatMap((p) => p.people).sort()).toEqual(people.map((p) => p.personId).sort());
+    for (const p of places) {
+      expect(p.xM > 0 && p.xM < widthM && p.yM > 0 && p.yM < depthM).toBe(true);
+      for (const q of places)
+        if (p !== q) expect(Math.hypot(p.xM - q.xM, p.yM - q.yM)).toBeGreaterThanOrEqual(0.9 - 1e-9);
+    }
+  });
+  test('whom one spotter stands by stand side by side', () => {
+    const people = [one('a', 'none', { spotter: 'Hugo' }), one('b', 'none'), one('c', 'none', { spotter: 'Hugo' })];
+    expect(where(people, hall())).toEqual({ a: 'floor-1', c: 'floor-2', b: 'floor-3' });
+  });
+});
+
+test('what a place is called', () => {
+  expect(['rail-1', 'floor-12', 'ceiling-1', 'rail-0', 'rail-', 'rail-123', ' rail-1'].filter(isPlaceId)).toEqual([
+    ...['rail-1', 'floor-12'],
+  ]);
+});
+
+describe('a place kept by hand', () => {
+  const people = [one('a', 'fixed'), one('b', 'either'), one('c', 'none')];
+  test('stays, and the others are placed around it', () => {
+    expect(where(people, hall())).toEqual({ a: 'rail-1', b: 'rail-2', c: 'floor-1' });
+    expect(where(people, hall(), [{ personId: 'c', at: 'rail-1' }])).toEqual({
+      ...{ a: 'rail-2', b: 'wall-1', c: 'rail-1' },
+    });
+  });
+  test('where it is not there any more they are placed by their needs, and it is said', () => {
+    const floor = layFloor(people, hall({ rail: 1 }), [{ personId: 'a', at: 'rail-2' }]);
+    expect(floor.places.find((p) => p.people.includes('a'))?.id).toBe('rail-1');
+    expect(placeFaults(floor, people)).toEqual([{ kind: 'gone', personId: 'a' }]);
+  });
+  test('off the rail: nothing to hold on the floor, and only a chair along the wall', () => {
+    const faultsAt = (at: PlaceId) => placeFaults(layFloor(people, hall(), [{ personId: 'a', at }]), people);
+    expect(faultsAt('floor-1')).toEqual([{ kind: 'nothing-to-hold', n: 2, personId: 'a' }]);
+    expect(faultsAt('wall-1')).toEqual([{ kind: 'only-a-chair', n: 2, personId: 'a' }]);
+    expect(faultsAt('rail-2')).toEqual([]);
+  });
+  test('somebody who holds nothing in the last place at the rail takes it from who does', () => {
+    const kept: KeptPlace[] = [{ personId: 'c', at: 'rail-1' }];
+    expect(placeFaults(layFloor(people, hall({ rail: 1 }), kept), people)).toEqual([
+      { kind: 'taken', n: 2, personId: 'a', by: 'c' },
+    ]);
+    // A hall that is short by itself breaks nothing: how many turns it takes is told elsewhere.
+    expect(placeFaults(layFloor([one('a', 'fixed'), one('b', 'fixed')], hall({ rail: 1 })), people)).toEqual([]);
+  });
+  test('two whom one spotter stands by, four places apart', () => {
+    const two = [one('a', 'fixed', { spotter: 'Hugo' }), one('b', 'fixed', { spotter: 'Hugo' })];
+    expect(placeFaults(layFloor(two, hall({ rail: 6 })), two)).toEqual([]);
+    const far = layFloor(two, hall({ rail: 6 }), [{ personId: 'b', at: 'rail-5' }]);
+    expect(placeFaults(far, two)).toEqual([{ kind: 'apart', n: 2, spotter: 'Hugo', people: ['a', 'b'], metres: 3.6 }]);
+  });
+  test('put on the place of another they change places; on their own nothing changes', () => {
+    const floor = layFloor(people, hall());
+    expect(movedTo(floor, [], 'a', 'floor-1')).toEqual([
+      { personId: 'a', at: 'floor-1' },
+      { personId: 'c', at: 'rail-1' },
+    ]);
+    expect(movedTo(floor, [], 'a', 'rail-1')).toEqual([]);
+  });
+  test('who shares a seat goes along', () => {
+    const shared = [one('a', 'none', { seat: 's' }), one('b', 'none', { seat: 's' })];
+    const kept = movedTo(layFloor(shared, hall()), [], 'b', 'rail-2');
+    expect(where(shared, hall(), kept)).toEqual({ a: 'rail-2', b: 'rail-2' });
+  });
+
+  const anyHall = fc.record({
+    ...{ rail: fc.nat({ max: 5 }), tables: fc.nat({ max: 2 }), straps: fc.nat({ max: 2 }) },
+    wall: fc.constantFrom(0, 2, 6, Infinity),
+  });
+  const anybody = fc
+    .array(
+      fc.record({
+        needs: fc.constantFrom<Need>('fixed', 'either', 'none'),
+        seat: fc.option(fc.constantFrom('s1', 's2', 's3')),
+        spotter: fc.option(fc.constantFrom('Hugo', 'Ida')),
+      }),
+      { minLength: 1, maxLength: 40 },
+    )
+    .map((all) => all.map((p, i): ToPlace => ({ personId: `p${i}`, ...p })));
+  const puts = fc.array(
+    fc.record({
+      who: fc.nat({ max: 39 }),
+      at: fc.tuple(fc.constantFrom('rail', 'table', 'strap', 'wall', 'floor'), fc.integer({ min: 1, max: 12 })),
+    }),
+    { maxLength: 8 },
+  );
+  test('in any hall, kept anyhow: everybody once, a place once, no more than there are, and the same again is the same', () => {
+    fc.assert(
+      fc.property(anyHall, anybody, puts, (stock, people, moves) => {
+        const kept = moves.flatMap(({ who, at: [kind, i] }): KeptPlace[] =>
+          people[who] ? [{ personId: people[who].personId, at: `${kind}-${i}` }] : [],
+        );
+        const floor = layFloor(people, stock, kept);
+        expect(floor.places.flatMap((p) => p.people).sort()).toEqual(people.map((p) => p.personId).sort());
+        const ids = [...floor.places, ...floor.free].map((s) => s.id);
+        expect(new Set(ids).size).toBe(ids.length);
+        for (const [kind, most] of [
+          ['rail', stock.rail],
+          ['table', stock.tables],
+          ['strap', stock.straps],
+          ['wall', stock.wall],
+        ] as const)
+          expect(ids.filter((id) => kindOf(id) === kind).length).toBeLessThanOrEqual(most);
+        for (const p of floor.places.filter((one) => one.kept))
+          expect(kept.some((k) => k.at === p.id && p.people.includes(k.personId))).toBe(true);
+        expect(layFloor(people, stock, kept)).toEqual(floor);
+      }),
+    );
+  });
+  test('a move puts them exactly there, and is undone by moving back', () => {
+    fc.assert(
+      fc.property(anyHall, anybody, fc.nat(), fc.nat(), (stock, people, a, b) => {
+        const floor = layFloor(people, stock);
+        const slots = [...floor.places, ...floor.free];
+        const [who, to] = [people[a % people.length], slots[b % slots.length]];
+        if (!who || !to) throw new RangeError('nobody');
+        const from = floor.places.find((p) => p.people.includes(who.personId));
+        if (!from) throw new RangeError('nowhere');
+        const moved = layFloor(people, stock, movedTo(floor, [], who.personId, to.id));
+        expect(moved.places.find((p) => p.people.includes(who.personId))?.id).toBe(to.id);
+        const back = layFloor(
+          people,
+          stock,
+          movedTo(moved, movedTo(floor, [], who.personId, to.id), who.personId, from.id),
+        );
+        expect(back.places.find((p) => p.people.includes(who.personId))?.id).toBe(from.id);
+      }),
+    );
+  });
+});
