@@ -27,6 +27,8 @@ import { placeByPlace } from './towards';
 const cm = (metres: number): number => Math.round(metres * 100);
 const ink = 'var(--color-ink)';
 const edge = { left: 30, top: 46, bottom: 40 } as const;
+/** A figure beside its number. */
+const figureBox = { wide: 66, up: 64, down: 38, aside: 14 } as const;
 /** What a thumb takes hold of at a place, around its middle. */
 const grip = { wide: 86, up: 66, down: 40 } as const;
 
@@ -62,14 +64,16 @@ interface Drawn {
  */
 export function HallPlan(drawn: Drawn) {
   return (
-    // As wide as the hall is drawn, so that lists stand beside a small one and under a large one.
-    <div className="max-w-full max-sm:hidden print:block" style={{ flex: `0 1 ${widthOf(drawn.floor)}px` }}>
+    // Lists stand beside a small hall, which is drawn a little smaller for them, and under a large one.
+    <div className="max-w-full max-sm:hidden print:block" style={{ flex: `0 1 ${besideWidth(drawn.floor)}px` }}>
       <Measured start={1200}>{(px) => <Hall {...drawn} px={px} />}</Measured>
     </div>
   );
 }
 
 const widthOf = ({ widthM }: FloorPlan): number => cm(widthM) + 2 * edge.left;
+const besideWidth = (floor: FloorPlan): number =>
+  widthOf(floor) <= 1100 ? Math.min(widthOf(floor), 790) : widthOf(floor);
 const heightOf = ({ depthM }: FloorPlan): number => cm(depthM) + edge.top + edge.bottom;
 
 /** Nothing is written smaller, however long the wall. */
@@ -147,11 +151,11 @@ function Hall({ px, ...drawn }: Drawn & { px: number }) {
 function boxOf(
   floor: FloorPlan,
   { xM, yM }: FloorSlot,
-  { wide, up, down }: { wide: number; up: number; down: number },
+  { wide, up, down, aside = 0 }: { wide: number; up: number; down: number; aside?: number },
 ) {
   const [width, height] = [widthOf(floor), heightOf(floor)];
   return {
-    left: `${(100 * (edge.left + cm(xM) - wide / 2)) / width}%`,
+    left: `${(100 * (edge.left + cm(xM) + aside - wide / 2)) / width}%`,
     top: `${(100 * (edge.top + cm(yM) - up)) / height}%`,
     width: `${(100 * wide) / width}%`,
     height: `${(100 * (up + down)) / height}%`,
@@ -160,7 +164,7 @@ function boxOf(
 
 function Figure({ floor, place, figure }: { floor: FloorPlan; place: FloorSlot; figure: ReactNode }) {
   return (
-    <div className="pointer-events-none absolute" style={boxOf(floor, place, { wide: 84, up: 30, down: 36 })}>
+    <div className="pointer-events-none absolute" style={boxOf(floor, place, figureBox)}>
       {figure}
     </div>
   );
@@ -345,17 +349,17 @@ function Place({
         <>
           {doing.onMat && (
             <rect
-              x={-42}
-              y={-30}
-              width={84}
-              height={66}
-              rx={6}
+              x={-18}
+              y={14}
+              width={64}
+              height={28}
+              rx={4}
               fill="var(--color-board)"
               stroke={ink}
               strokeWidth={2}
             />
           )}
-          <Words x={20} y={-40} anchor="start" size={size(19)} bold>
+          <Words x={-32} y={-8} size={size(17)} bold>
             {doing.code}
           </Words>
         </>
@@ -388,7 +392,7 @@ function Place({
         />
       )}
       {spotter !== null && (
-        <g transform={`translate(${doing ? -34 : 37} ${doing ? 22 : 20})`}>
+        <g transform={`translate(${doing ? -32 : 37} ${doing ? 18 : 20})`}>
           {/* Shoulders and head from above, with the first letter of the name. */}
           <ellipse rx={17} ry={8} fill={ink} />
           <circle r={11} fill="var(--color-skin)" stroke={ink} strokeWidth={3} />
@@ -397,7 +401,7 @@ function Place({
           </text>
         </g>
       )}
-      <g transform={`translate(${doing ? -10 : 0} -46)`}>
+      <g transform={`translate(${doing ? -32 : 0} -46)`}>
         {/* Dark where somebody was put by hand. */}
         <circle r={18} fill={kept ? ink : 'var(--color-board)'} stroke={ink} strokeWidth={4} />
         <text textAnchor="middle" y={8} fontSize={size(23)} fontWeight={800} fill={kept ? 'var(--color-board)' : ink}>

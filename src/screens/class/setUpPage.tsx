@@ -93,7 +93,8 @@ export function SetUpPage(props: Props) {
         </ul>
       ) : (
         <p className="mt-3 border-l-8 border-ready bg-board px-4 py-2" data-testid="set-up-told">
-          Everybody sits at their own height, all at once, and all can hold on at once.
+          Everybody sits at their own height, all at once
+          {broken.length > 0 ? '; where the rules say, all can hold on at once too.' : ', and all can hold on at once.'}
         </p>
       )}
       <ul
@@ -180,7 +181,7 @@ export function SetUpPage(props: Props) {
                   className="min-h-11! print:hidden"
                   onClick={() => letGo(kept.map((k) => k.personId))}
                 >
-                  Let all go where the rules say
+                  Let all go
                 </Button>
               )}
             </div>

@@ -59,6 +59,16 @@ describe('a place kept by hand', () => {
       ...{ a: 'rail-2', b: 'wall-1', c: 'rail-1' },
     });
   });
+  test('nobody moves on because of it but whose place was taken, or who waited for what became free', () => {
+    const four = [...people, one('d', 'fixed')];
+    const now = { a: 'rail-1', d: 'rail-2', b: 'wall-1', c: 'floor-1' };
+    expect(where(four, hall())).toEqual(now);
+    expect(where(four, hall(), [{ personId: 'c', at: 'wall-3' }])).toEqual({ ...now, c: 'wall-3' });
+    // There was no wall for b, and a leaves the rail.
+    expect(where(four, hall({ wall: 0 }), [{ personId: 'a', at: 'floor-3' }])).toEqual({
+      ...{ a: 'floor-3', d: 'rail-2', b: 'rail-1', c: 'floor-2' },
+    });
+  });
   test('where it is not there any more they are placed by their needs, and it is said', () => {
     const floor = layFloor(people, hall({ rail: 1 }), [{ personId: 'a', at: 'rail-2' }]);
     expect(floor.places.find((p) => p.people.includes('a'))?.id).toBe('rail-1');
@@ -73,7 +83,7 @@ describe('a place kept by hand', () => {
   test('somebody who holds nothing in the last place at the rail takes it from who does', () => {
     const kept: KeptPlace[] = [{ personId: 'c', at: 'rail-1' }];
     expect(placeFaults(layFloor(people, hall({ rail: 1 }), kept), people)).toEqual([
-      { kind: 'taken', n: 2, personId: 'a', by: 'c' },
+      { kind: 'taken', n: 3, personId: 'a', by: 'c' },
     ]);
     // A hall that is short by itself breaks nothing: how many turns it takes is told elsewhere.
     expect(placeFaults(layFloor([one('a', 'fixed'), one('b', 'fixed')], hall({ rail: 1 })), people)).toEqual([]);

@@ -58,7 +58,7 @@ export interface FloorPlan {
 
 const atLeastM = 6;
 /** From the wall to the first row, and from row to row and place to place on the free floor. House rules, no source. */
-const rowM = { wall: 0.7, first: 2.6, next: 1.9, apart: 1.6, front: 2.2 } as const;
+const rowM = { wall: 0.7, first: 2.5, next: 1.9, apart: 1.6, front: 1.7 } as const;
 /** Whoever stands by two reaches both. House rule, common practice, no published source. */
 const besideM = 2;
 
@@ -66,6 +66,8 @@ const fixedKinds: readonly PlaceKind[] = ['rail', 'table', 'strap'];
 export const isFixed = (kind: PlaceKind): boolean => fixedKinds.includes(kind);
 
 export const kindOf = (id: PlaceId): PlaceKind => placeKinds.find((k) => id.startsWith(`${k}-`)) ?? 'floor';
+/** More than people ever come, and as far as a place is counted. */
+const mostOfAKind = 99;
 const indexOf = (id: PlaceId): number => Number(id.slice(id.indexOf('-') + 1)) - 1;
 const idOf = (kind: PlaceKind, i: number): PlaceId => `${kind}-${i + 1}`;
 
@@ -80,40 +82,84 @@ interface Spot {
 const strict: Readonly<Record<Need, number>> = { fixed: 0, either: 1, none: 2 };
 
 /**
- * Everybody's place. Who was put somewhere by hand stands there as long as the place is there; then whoever needs something
- * fixed, from the left; then chairs along the wall; then rows on the floor, all facing whoever leads. Who shares a seat shares
- * the place, and people whom one spotter stands by stand side by side.
+ * Everybody's place: whoever needs something fixed, from the left; then chairs along the wall; then rows on the floor, all facing
+ * whoever leads. Who shares a seat shares the place, and people whom one spotter stands by stand side by side. Who was put somewhere by
+ * hand stands there as long as the place is there; of the others only those move whose place was taken, or who find a better one in
+ * what became free.
  */
 export function layFloor(people: readonly ToPlace[], stock: FloorStock, kept: readonly KeptPlace[] = []): FloorPlan {
   const spots = spotsOf(people);
-  const counts: Readonly<Record<PlaceKind, number>> = {
-    ...{ rail: stock.rail, table: stock.tables, strap: stock.straps, wall: stock.wall },
-    floor: Infinity,
-  };
-  const taken = new Set<PlaceId>();
+  placeAll(spots, stock, new Map());
+  if (kept.length === 0) return drawn(spots, stock, []);
+  const byRule = new Map(spots.map((s) => [s, s.at]));
+  for (const spot of spots) spot.at = null;
   const lost: PersonId[] = [];
   for (const { personId, at } of kept) {
     const spot = spots.find((s) => s.people.includes(personId));
     if (!spot || spot.kept) continue;
-    if (indexOf(at) >= counts[kindOf(at)] || taken.has(at)) lost.push(personId);
-    else {
-      Object.assign(spot, { at, kept: true });
-      taken.add(at);
-    }
+    if (indexOf(at) >= countOf(kindOf(at), stock) || spots.some((s) => s.at === at)) lost.push(personId);
+    else Object.assign(spot, { at, kept: true });
   }
-  const firstFree = (kind: PlaceKind): PlaceId | null => {
-    const most = Math.min(counts[kind], spots.length + taken.size);
-    for (let i = 0; i < most; i += 1) if (!taken.has(idOf(kind, i))) return idOf(kind, i);
-    return null;
-  };
-  for (const spot of spots) {
-    if (spot.at !== null) continue;
-    const wish: readonly PlaceKind[] = spot.needs === 'none' ? ['floor'] : placeKinds;
-    spot.at = wish.reduce<PlaceId | null>((found, kind) => found ?? firstFree(kind), null);
-    if (spot.at !== null) taken.add(spot.at);
-  }
+  placeAll(spots, stock, byRule);
   return drawn(spots, stock, lost);
 }
+
+/** Whoever has no place yet gets one, those who hold most closely first; on their place of before if it is free and does. */
+function placeAll(spots: readonly Spot[], stock: FloorStock, before: ReadonlyMap<Spot, PlaceId | null>): void {
+  const taken = new Set(spots.flatMap((s) => s.at ?? []));
+  const put = (spot: Spot, at: PlaceId): void => {
+    spot.at = at;
+    taken.add(at);
+  };
+  for (const need of needsInOrder) {
+    const these = spots.filter((s) => s.needs === need && s.at === null);
+    for (const spot of these) {
+      const at = before.get(spot) ?? null;
+      if (at !== null && !taken.has(at) && serves(kindOf(at), need)) put(spot, at);
+    }
+    for (const spot of these) {
+      if (spot.at !== null) continue;
+      // Rather where nobody stood than on the place of somebody who holds less.
+      const others = new Set(spots.flatMap((s) => (s.at === null && s !== spot ? (before.get(s) ?? []) : [])));
+      const at = wishes[need].reduce<PlaceId | null>(
+        (found, kinds) =>
+          found ??
+          firstFree(kinds, stock, taken, (id) => !others.has(id)) ??
+          firstFree(kinds, stock, taken, () => true),
+        null,
+      );
+      if (at !== null) put(spot, at);
+    }
+  }
+}
+
+const needsInOrder: readonly Need[] = ['fixed', 'either', 'none'];
+const wishes: Readonly<Record<Need, readonly (readonly PlaceKind[])[]>> = {
+  fixed: [fixedKinds, ['wall'], ['floor']],
+  either: [[...fixedKinds, 'wall'], ['floor']],
+  none: [['floor']],
+};
+
+const countOf = (kind: PlaceKind, { rail, tables, straps, wall }: FloorStock): number =>
+  ({ rail, table: tables, strap: straps, wall, floor: Infinity })[kind];
+
+function firstFree(
+  kinds: readonly PlaceKind[],
+  stock: FloorStock,
+  taken: ReadonlySet<PlaceId>,
+  may: (id: PlaceId) => boolean,
+): PlaceId | null {
+  for (const kind of kinds)
+    for (let i = 0; i < Math.min(countOf(kind, stock), mostOfAKind); i += 1) {
+      const id = idOf(kind, i);
+      if (!taken.has(id) && may(id)) return id;
+    }
+  return null;
+}
+
+/** Whether somebody finds there what they hold on to. */
+const serves = (kind: PlaceKind, need: Need): boolean =>
+  need === 'none' || isFixed(kind) || (need === 'either' && kind === 'wall');
 
 function spotsOf(people: readonly ToPlace[]): Spot[] {
   const spots: Spot[] = [];
@@ -200,8 +246,6 @@ export type PlaceFault =
 export function placeFaults({ places, lost }: FloorPlan, people: readonly ToPlace[]): PlaceFault[] {
   const needsOf = new Map(people.map((p) => [p.personId, p.needs]));
   const needs = (id: PersonId): Need => needsOf.get(id) ?? 'none';
-  const serves = (kind: PlaceKind, need: Need): boolean =>
-    need === 'none' || isFixed(kind) || (need === 'either' && kind === 'wall');
   const faults: PlaceFault[] = lost.map((personId) => ({ kind: 'gone', personId }));
   for (const { n, kind, people: here, kept } of places)
     for (const personId of here) {
