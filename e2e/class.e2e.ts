@@ -340,3 +340,58 @@ test('who sits where: two chairs for six say two waves or who has none, what wou
   await page.goto(`${hall.server.url}/class/nobody-planned-it/set-up`);
   await says(page, 'main', 'not');
 });
+
+test('somebody put elsewhere in the hall: dragged off the rail it says what that breaks, stays over a reload, goes back by keys, and two taps do too', async () => {
+  // What is in the cupboard by now counts: two places at a rail.
+  const { page, faults } = await visit('/library/cupboard');
+  await page.click('[aria-label="rail places"]', { count: 3 });
+  await page.keyboard.type('2');
+  await page.keyboard.press('Enter');
+  await page.waitForFunction(() => location.pathname === '/hall');
+  await page.goto(`${hall.server.url}/class/seats-class-1/set-up`, { waitUntil: 'networkidle0' });
+  const atRail = async () =>
+    page.$eval('button[aria-label$=", rail 1"]', (b) => (b.getAttribute('aria-label') ?? '').slice('Move '.length, -8));
+  await page.waitForSelector('button[aria-label$=", rail 1"]');
+  const who = await atRail();
+  const middle = async (selector: string) => {
+    const box = await (await page.waitForSelector(selector))?.boundingBox();
+    if (!box) throw new Error(`${selector} is not there`);
+    return [box.x + box.width / 2, box.y + box.height / 2] as const;
+  };
+  const [x, y] = await middle('button[aria-label$=", rail 1"]');
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x, y + 20, { steps: 4 });
+  const to = await middle('button[aria-label*=", free"][aria-label*="floor"]');
+  await page.mouse.move(...to, { steps: 8 });
+  await page.mouse.up();
+  await says(page, '[data-testid=set-up-broken]', 'there is nothing to hold');
+  await says(page, '[data-testid=set-up-places]', 'put there by hand');
+  await looksRight(page);
+  await says(page, '[data-testid=set-up-move]', 'Kept.');
+  await page.reload();
+  await says(page, '[data-testid=set-up-broken]', 'there is nothing to hold');
+  // By keys: picked up, carried to the rail, put down.
+  await page.focus(`button[aria-label^="Move ${who}"]`);
+  await page.keyboard.press('Enter');
+  await page.waitForSelector('button[aria-label$=", free"]');
+  const over = () => page.$eval('[id^=DndLiveRegion]', (said) => said.textContent);
+  for (const key of ['ArrowUp' as const, ...Array.from({ length: 8 }, () => 'ArrowLeft' as const)]) {
+    if ((await over()).includes('rail 1')) break;
+    const before = await over();
+    await page.keyboard.press(key);
+    await page.waitForFunction((was) => document.querySelector('[id^=DndLiveRegion]')?.textContent !== was, {}, before);
+  }
+  await page.keyboard.press('Enter');
+  await page.waitForFunction(() => document.querySelector('[data-testid=set-up-broken]')?.textContent === '');
+  await press(page, 'Let all go');
+  await page.waitForFunction(() => !document.body.textContent.includes('put there by hand'));
+  // And by two taps.
+  await page.click(`button[aria-label^="Move ${who}"]`);
+  await page.click('button[aria-label*="Put down at floor"][aria-label$=", free"]');
+  await says(page, '[data-testid=set-up-broken]', 'there is nothing to hold');
+  await press(page, 'Hinge');
+  await says(page, '[data-testid=set-up-places]', 'hinge');
+  await looksRight(page);
+  expect(faults).toEqual([]);
+});

@@ -45,7 +45,9 @@ export const looksWrong = (page: Page, ratio = 4.5): Promise<string[]> =>
     // Told to a screen reader only: cut down to nothing, itself or something around it.
     const clipped = (element: Element | null): boolean => {
       if (element === null || element === document.body) return false;
-      return getComputedStyle(element).clipPath === 'inset(50%)' || clipped(element.parentElement);
+      return (
+        ['inset(50%)', 'inset(100%)'].includes(getComputedStyle(element).clipPath) || clipped(element.parentElement)
+      );
     };
     // Of a list that is scrolled in itself only what shows: the rest lies where nobody sees it.
     const scrolledIn = (element: Element | null): { top: number; bottom: number } => {

@@ -76,13 +76,21 @@ const besideWidth = (floor: FloorPlan): number =>
   widthOf(floor) <= 1100 ? Math.min(widthOf(floor), 790) : widthOf(floor);
 const heightOf = ({ depthM }: FloorPlan): number => cm(depthM) + edge.top + edge.bottom;
 
+/** A small hall is not blown up; a deep one is seen whole on a screen, as long as names have their room. */
+const mostWidth = (floor: FloorPlan): number =>
+  Math.min(widthOf(floor), Math.max((mostHighPx * widthOf(floor)) / heightOf(floor), namedFrom * widthOf(floor)));
+const mostHighPx = 560;
+
+/** From this scale on a name has room over its place, 0.9 m wide. */
+const namedFrom = 62 / 90;
+
 /** Nothing is written smaller, however long the wall. */
 const leastPx = 14;
 
 function Hall({ px, ...drawn }: Drawn & { px: number }) {
   const { floor, places, picked, pick, move, fixed } = drawn;
   const width = widthOf(floor);
-  const scale = Math.min(1, px / width);
+  const scale = Math.min(mostWidth(floor), px) / width;
   const nameAt = (id: UniqueIdentifier | undefined): string => {
     const place = places.find((p) => p.id === id);
     const slot = place ?? floor.free.find((s) => s.id === id);
@@ -112,8 +120,10 @@ function Hall({ px, ...drawn }: Drawn & { px: number }) {
     }
   };
   return (
-    // A small hall is not blown up.
-    <div className="relative border-2 border-ink bg-wood-pale" style={{ maxWidth: `${width}px` }}>
+    <div
+      className={`relative border-2 border-ink bg-wood-pale ${floor.widthM <= 8 ? 'print:max-w-lg!' : ''}`}
+      style={{ maxWidth: `${mostWidth(floor)}px` }}
+    >
       <Picture {...drawn} scale={scale} />
       {places.map((p) => p.doing && <Figure key={p.id} floor={floor} place={p} figure={p.doing.figure} />)}
       {!fixed && (
@@ -226,8 +236,10 @@ function Picture({ floor, places, units, rail, scale }: Drawn & { scale: number 
   const [width, height] = [widthOf(floor), heightOf(floor)];
   const size = (of: number) => Math.max(of, leastPx / scale);
   /** Where a name has no room over its place the number stands alone; the list says whose it is. */
-  const named = 90 * scale >= 62;
+  const named = scale >= namedFrom;
   const right = edge.left + cm(floor.widthM);
+  /** Under the names of a row, where a seat serves two lower. */
+  const under = (y: number) => (places.some((p) => p.yM === y && p.names.length > 1) ? 126 : 88);
   return (
     <svg
       viewBox={`0 0 ${width} ${height}`}
@@ -272,8 +284,8 @@ function Picture({ floor, places, units, rail, scale }: Drawn & { scale: number 
           key={y}
           x1={edge.left}
           x2={right}
-          y1={edge.top + cm(y) + 88}
-          y2={edge.top + cm(y) + 88}
+          y1={edge.top + cm(y) + under(y)}
+          y2={edge.top + cm(y) + under(y)}
           stroke="var(--color-lunge)"
           strokeWidth={5}
           strokeDasharray="26 14"
@@ -348,16 +360,7 @@ function Place({
       {doing ? (
         <>
           {doing.onMat && (
-            <rect
-              x={-18}
-              y={14}
-              width={64}
-              height={28}
-              rx={4}
-              fill="var(--color-board)"
-              stroke={ink}
-              strokeWidth={2}
-            />
+            <rect x={-18} y={14} width={64} height={28} rx={4} fill="var(--color-board)" stroke={ink} strokeWidth={2} />
           )}
           <Words x={-32} y={-8} size={size(17)} bold>
             {doing.code}
@@ -404,7 +407,16 @@ function Place({
       <g transform={`translate(${doing ? -32 : 0} -46)`}>
         {/* Dark where somebody was put by hand. */}
         <circle r={18} fill={kept ? ink : 'var(--color-board)'} stroke={ink} strokeWidth={4} />
-        <text textAnchor="middle" y={8} fontSize={size(23)} fontWeight={800} fill={kept ? 'var(--color-board)' : ink}>
+        <text
+          textAnchor="middle"
+          y={8}
+          fontSize={size(23)}
+          fontWeight={800}
+          fill={kept ? 'var(--color-board)' : ink}
+          stroke={kept ? ink : 'var(--color-board)'}
+          strokeWidth={3}
+          paintOrder="stroke"
+        >
           {n}
         </text>
       </g>

@@ -42,7 +42,7 @@ interface Props {
  */
 export function SetUpPage(props: Props) {
   const { classKey, plan, setUp, sat, cupboard, carry, posesBy, units, closed } = props;
-  const { floor, faults, kept, fault, again, move, letGo } = usePlaces(setUp, props.kept, props.keep);
+  const { floor, faults, kept, fault, isKept, again, move, letGo } = usePlaces(setUp, props.kept, props.keep);
   const [picked, pick] = useState<PlaceId | null>(null);
   const [shown, show] = useState<string | null>(null);
   const nameOf = (id: string) => plan.who.find((w) => w.id === id)?.short ?? '';
@@ -84,7 +84,7 @@ export function SetUpPage(props: Props) {
         </div>
       </div>
       {told.length > 0 ? (
-        <ul className="mt-3 border-l-8 border-lunge bg-board px-4 py-2" data-testid="set-up-told">
+        <ul className="mt-3 border-l-8 border-lunge bg-board px-4 py-2 print:text-sm" data-testid="set-up-told">
           {told.map((words) => (
             <li key={words} className="py-0.5">
               {words}
@@ -97,17 +97,17 @@ export function SetUpPage(props: Props) {
           {broken.length > 0 ? '; where the rules say, all can hold on at once too.' : ', and all can hold on at once.'}
         </p>
       )}
-      <ul
-        role="status"
-        className={broken.length > 0 ? 'mt-2 border-l-8 border-stop bg-board px-4 py-2' : ''}
-        data-testid="set-up-broken"
-      >
-        {broken.map((words) => (
-          <li key={words} className="py-0.5 font-semibold">
-            {words}
-          </li>
-        ))}
-      </ul>
+      <div role="status" data-testid="set-up-broken">
+        {broken.length > 0 && (
+          <ul className="mt-2 border-l-8 border-stop bg-board px-4 py-2">
+            {broken.map((words) => (
+              <li key={words} className="py-0.5 font-semibold">
+                {words}
+              </li>
+            ))}
+          </ul>
+        )}
+      </div>
       {fault !== '' && (
         <p role="alert" className="mt-2 flex flex-wrap items-center gap-3 border-l-8 border-stop bg-board px-4 py-2">
           {fault}
@@ -154,7 +154,7 @@ export function SetUpPage(props: Props) {
               </Button>
             </>
           ) : (
-            'Somebody stands elsewhere? Drag them, or tap them and then the place; by keys: Enter, arrows, Enter. It stays so for this class.'
+            `${isKept ? 'Kept. ' : ''}Somebody stands elsewhere? Drag them, or tap them and then the place; by keys: Enter, arrows, Enter. It stays so for this class.`
           )}
         </p>
       )}
@@ -168,7 +168,7 @@ export function SetUpPage(props: Props) {
           }}
           fixed={closed}
         />
-        <div className="grid min-w-0 flex-1 basis-96 content-start gap-5 print:mt-4 print:grid-cols-[minmax(0,1fr)_minmax(0,2fr)]">
+        <div className="grid min-w-0 flex-1 basis-96 content-start gap-5 print:mt-3 print:text-sm print:grid-cols-[minmax(0,1fr)_minmax(0,2fr)]">
           <CarryOut {...{ setUp, carry, sat, cupboard, units }} />
           <section aria-labelledby="who-where">
             <div className="flex flex-wrap items-center justify-between border-b-2 border-ink pb-1">

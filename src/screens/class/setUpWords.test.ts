@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import type { SeatKind } from '../../core/train/seats/problem';
 import type { SeatPlan } from '../../core/train/seats/programme';
-import { carryWords, namesWords, seatWords, toldOf, wallWords } from './setUpWords';
+import { carryWords, faultWords, namesWords, seatWords, toldOf, wallWords } from './setUpWords';
 
 const kind = (chairCm: number, padsCm: readonly number[] = [], arms = false): SeatKind => ({
   ...{ id: '', chairCm, padsCm, arms },
@@ -73,6 +73,22 @@ describe('what is said of a set-up', () => {
       'This is the best that was found in the time; a better one may be there.',
     ]);
   });
+});
+
+test('what a place given by hand breaks, in the units of the hall; and chairs carried too often', () => {
+  const words = (fault: Parameters<typeof faultWords>[0], units: 'metric' | 'us' = 'metric') =>
+    faultWords(fault, (id) => id, units);
+  expect(words({ kind: 'nothing-to-hold', n: 6, personId: 'Ada' })).toBe(
+    'Ada holds on in this class, and at place 6 there is nothing to hold.',
+  );
+  expect(words({ kind: 'only-a-chair', n: 6, personId: 'Ada' })).toContain('a chair is never pulled');
+  expect(words({ kind: 'taken', n: 6, personId: 'Ada', by: 'Bo' })).toContain('Bo has the last place for it');
+  expect(words({ kind: 'gone', personId: 'Ada' })).toContain('not there any more');
+  const far = { kind: 'apart', n: 2, spotter: 'Hugo', people: ['Ada', 'Bo'], metres: 3.6 } as const;
+  expect(words(far)).toBe('Hugo stands by Ada and Bo, who are 3.6 m apart: nobody reaches both.');
+  expect(words(far, 'us')).toContain('12 ft apart');
+  expect(told({ carries: 3 }).join()).toContain('Chairs are carried 3 times');
+  expect(told({ carries: 2 })).toEqual([]);
 });
 
 test('a seat, what is carried, names and walls in words', () => {

@@ -29,6 +29,7 @@ export function usePlaces(
 ) {
   const [kept, setKept] = useState(opened);
   const [fault, setFault] = useState('');
+  const [isKept, setIsKept] = useState(false);
   const waiting = useRef(new Map<PersonId, PlaceId | null>());
   const sending = useRef(false);
   const floor = useMemo(() => layFloor(toPlace, floorStock, kept), [toPlace, floorStock, kept]);
@@ -47,14 +48,16 @@ export function usePlaces(
       for (const [id, at] of sent) if (waiting.current.get(id) === at) waiting.current.delete(id);
     }
     sending.current = false;
+    setIsKept(waiting.current.size === 0);
   }, [keep]);
   const change = (after: readonly KeptPlace[]) => {
     for (const { personId, at } of movesBetween(kept, after)) waiting.current.set(personId, at);
     setKept(after);
+    setIsKept(false);
     void send();
   };
   return {
-    ...{ floor, faults, kept, fault, again: send },
+    ...{ floor, faults, kept, fault, isKept, again: send },
     move: (personId: PersonId, to: PlaceId) => change(movedTo(floor, kept, personId, to)),
     letGo: (ids: readonly PersonId[]) => change(kept.filter((k) => !ids.includes(k.personId))),
   };

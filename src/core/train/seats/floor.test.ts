@@ -94,11 +94,21 @@ describe('a place kept by hand', () => {
     const far = layFloor(two, hall({ rail: 6 }), [{ personId: 'b', at: 'rail-5' }]);
     expect(placeFaults(far, two)).toEqual([{ kind: 'apart', n: 2, spotter: 'Hugo', people: ['a', 'b'], metres: 3.6 }]);
   });
-  test('put on the place of another they change places; on their own nothing changes', () => {
+  test('of whom somebody put there they take the place and change with them; who stood there by the rules goes by them', () => {
     const floor = layFloor(people, hall());
-    expect(movedTo(floor, [], 'a', 'floor-1')).toEqual([
-      { personId: 'a', at: 'floor-1' },
-      { personId: 'c', at: 'rail-1' },
+    const kept = movedTo(floor, [], 'a', 'floor-1');
+    expect(kept).toEqual([{ personId: 'a', at: 'floor-1' }]);
+    const now = layFloor(people, hall(), kept);
+    expect(now.places.map((p) => [p.id, ...p.people])).toEqual([
+      ...[
+        ['rail-2', 'b'],
+        ['floor-1', 'a'],
+        ['floor-2', 'c'],
+      ],
+    ]);
+    expect(movedTo(now, kept, 'b', 'floor-1')).toEqual([
+      { personId: 'b', at: 'floor-1' },
+      { personId: 'a', at: 'rail-2' },
     ]);
     expect(movedTo(floor, [], 'a', 'rail-1')).toEqual([]);
   });

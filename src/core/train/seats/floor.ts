@@ -58,7 +58,7 @@ export interface FloorPlan {
 
 const atLeastM = 6;
 /** From the wall to the first row, and from row to row and place to place on the free floor. House rules, no source. */
-const rowM = { wall: 0.7, first: 2.5, next: 1.9, apart: 1.6, front: 1.7 } as const;
+const rowM = { wall: 0.7, first: 2.5, next: 1.9, apart: 1.6, front: 1.3 } as const;
 /** Whoever stands by two reaches both. House rule, common practice, no published source. */
 const besideM = 2;
 
@@ -276,14 +276,17 @@ function apart(places: readonly FloorPlace[], people: readonly ToPlace[]): Place
   });
 }
 
-/** The kept places after somebody is put somewhere; whoever stands there changes places with them. */
+/**
+ * The kept places after somebody is put somewhere. Whoever was put there by hand changes places with them; whoever stood there by the rules
+ * finds another place by them.
+ */
 export function movedTo(floor: FloorPlan, kept: readonly KeptPlace[], personId: PersonId, to: PlaceId): KeptPlace[] {
   const from = floor.places.find((p) => p.people.includes(personId));
   if (!from || from.id === to) return [...kept];
   const there = floor.places.find((p) => p.id === to);
   const moved: KeptPlace[] = [
     ...from.people.map((id) => ({ personId: id, at: to })),
-    ...(there?.people ?? []).map((id) => ({ personId: id, at: from.id })),
+    ...(there?.kept ? there.people : []).map((id) => ({ personId: id, at: from.id })),
   ];
   return [...kept.filter((k) => !moved.some((m) => m.personId === k.personId)), ...moved];
 }
