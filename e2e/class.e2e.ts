@@ -392,6 +392,16 @@ test('somebody put elsewhere in the hall: dragged off the rail it says what that
   await says(page, '[data-testid=set-up-broken]', 'there is nothing to hold');
   await press(page, 'Hinge');
   await says(page, '[data-testid=set-up-places]', 'hinge');
+  // Nobody answers: it stands there, says so, and is kept when somebody does.
+  await says(page, '[data-testid=set-up-move]', 'Kept.');
+  await page.setOfflineMode(true);
+  await press(page, 'Let all go');
+  await says(page, 'main', 'Not kept yet: the server did not answer.');
+  await page.setOfflineMode(false);
+  await press(page, 'Try again');
+  await says(page, '[data-testid=set-up-move]', 'Kept.');
+  await page.reload({ waitUntil: 'networkidle0' });
+  await page.waitForFunction(() => !document.body.textContent.includes('put there by hand'));
   await looksRight(page);
   expect(faults).toEqual([]);
 });

@@ -89,6 +89,16 @@ describe('a place given by hand', () => {
     await keepPlaces(desk(), key, moves([ada, null]));
     expect((await readSetUp(desk(), key))?.kept).toEqual([{ personId: bo, at: 'rail-1' }]);
   });
+  test('goes with whoever is left out of a plan that is made anew: nothing is kept that nobody can let go', async () => {
+    const key = await planned();
+    const before = (await readSetUp(desk(), key))?.plan;
+    const [ada, ...others] = before?.people ?? [];
+    await keepPlaces(desk(), key, moves([ada, 'floor-4']));
+    if (!before) throw new Error('no class');
+    const { day: on, groupId, template, minutes, leader, helpers, blocks } = before;
+    await saveClass(desk(), key, { day: on, groupId, template, minutes, leader, helpers, people: others, blocks });
+    expect((await readSetUp(desk(), key))?.kept).toEqual([]);
+  });
   test('two tablets that move different people both stay', async () => {
     const key = await planned();
     const [ada, bo] = (await readSetUp(desk(), key))?.plan.people ?? [];

@@ -1,7 +1,6 @@
 import { ladders as shippedLadders, accessories } from '../catalogue/ladders';
 import { posesOf } from '../catalogue/ladders/poses';
 import { highestSeat } from '../core/level/target';
-import type { ClassBlock } from '../core/shapes/class';
 import type { Facts } from '../core/shapes/facts';
 import type { KeptPlace } from '../core/shapes/hallPlace';
 import type { LevelRules } from '../core/shapes/ladder';
@@ -9,8 +8,8 @@ import type { Cupboard, PersonId, UnitSystem } from '../core/shapes/person';
 import type { HeldBlock, Holding } from '../core/train/seats/holds';
 import type { Sitter } from '../core/train/seats/problem';
 import { setUpOf, type SetUp } from '../core/train/seats/setUp';
-import { stationOf, toCarry, variantsIn, type ClassPlan, type ToCarry } from '../core/train/plan';
-import { isVariant, type Doing, type Variant } from '../core/train/variant';
+import { doneAtOnce, toCarry, variantsIn, type ClassPlan, type ToCarry } from '../core/train/plan';
+import { isVariant, type Variant } from '../core/train/variant';
 import { listPlaces, storePlaces } from '../database/classPlaces';
 import { placeMoves } from '../schemas/classPlan';
 import { parse } from '../schemas/parse';
@@ -64,7 +63,8 @@ export async function readSetUp(desk: Desk, key: string): Promise<ClassSetUp | n
   return {
     ...{ plan, setUp, cupboard, units, carry: toCarry(plan.doing, cupboard, posesOf) },
     sat: Object.fromEntries(sitters.map((s) => [s.personId, { targetCm: s.targetCm, stepCm: stepUnder(s, people) }])),
-    kept: await listPlaces(desk.db, key),
+    // A plan that was made anew may have left somebody out.
+    kept: (await listPlaces(desk.db, key)).filter((k) => plan.people.includes(k.personId)),
     ...{ posesBy: rungsIn(plan).poses, closed: found.closedAt !== null },
   };
 }
@@ -78,12 +78,12 @@ export async function keepPlaces(desk: Desk, key: string, sent: unknown): Promis
     return { kind: 'rejected', message: parsed.errors.map((e) => `${e.path} ${e.message}`).join('; ') };
   return together(desk, async (trx): Promise<KeepPlaces> => {
     const found = await readClass(trx, key);
-    if (!found) return { kind: 'rejected', message: 'This class is not there any more.' };
+    if (!found) return { kind: 'rejected', message: 'this class is not there any more.' };
     if (found.closedAt !== null)
-      return { kind: 'rejected', message: 'This class is over: nobody is put anywhere any more.' };
+      return { kind: 'rejected', message: 'this class is over, and nobody is put anywhere any more.' };
     const moves = parsed.value.moves.filter((m) => found.plan.people.includes(m.personId));
     if (moves.length < parsed.value.moves.length)
-      return { kind: 'rejected', message: 'Somebody of these is not in this class any more: open the page again.' };
+      return { kind: 'rejected', message: 'somebody of these is not in this class any more.' };
     await storePlaces(trx.db, key, moves);
     return { kind: 'kept' };
   });
@@ -97,7 +97,7 @@ function byShelf({ people }: ClassPlan, variants: readonly Variant[]): PersonId[
 }
 
 /** One seat a person for the whole class: the highest that anything of theirs asks for. */
-export function sittersOf(
+function sittersOf(
   variants: readonly Pick<Variant, 'personId' | 'pattern' | 'rung' | 'targetCm'>[],
   people: readonly InClass[],
   rules: Pick<LevelRules, 'house'>,
@@ -122,34 +122,18 @@ const isSat = ({ pattern, rung, targetCm }: Pick<Variant, 'pattern' | 'rung' | '
   targetCm !== null && posesOf(pattern, rung)?.props.includes('box') !== true;
 
 function blocksOf(plan: ClassPlan, people: readonly InClass[]): HeldBlock[] {
-  return plan.laid.flatMap((block) => {
-    const doing = plan.doing.find((d) => d.block === block.id);
-    if (!doing) return [];
-    // Parts of a block come one after the other: the one that holds most.
-    return atOnceIn(block, doing.parts, plan.people)
+  // Parts of a block come one after the other: the one that holds most.
+  return plan.laid.flatMap((block) =>
+    doneAtOnce(plan, block)
       .map((together) => heldBy(block.title, together.filter(isVariant), people))
-      .reduce<HeldBlock[]>(([most], one) => [!most || one.holding.length > most.holding.length ? one : most], []);
-  });
+      .reduce<HeldBlock[]>(([most], one) => [!most || one.holding.length > most.holding.length ? one : most], []),
+  );
 }
-
-/** What is done at the same time: a part by all, or at stations a third of the group at each. */
-const atOnceIn = (
-  { stations }: ClassBlock,
-  parts: readonly (readonly Doing[])[],
-  people: readonly PersonId[],
-): readonly (readonly Doing[])[] =>
-  stations
-    ? [
-        parts.flatMap((part, i) =>
-          part.filter((d) => stationOf(people.indexOf(d.personId), stations.turn, parts.length) === i),
-        ),
-      ]
-    : parts;
 
 type Held = Pick<Variant, 'personId' | 'pattern' | 'rung' | 'support' | 'targetCm'>;
 
 /** What so many do at once, as the hall has to hold it. */
-export function heldBy(title: string, doing: readonly Held[], people: readonly InClass[]): HeldBlock {
+function heldBy(title: string, doing: readonly Held[], people: readonly InClass[]): HeldBlock {
   const factsOf = (id: PersonId) => people.find((p) => p.view.person.id === id)?.facts;
   return {
     title,

@@ -87,8 +87,19 @@ export function withoutPerson(plan: ClassPlan, id: PersonId): ClassPlan {
   };
 }
 
-/** At which station somebody is in a turn, by where they stand in the list: a third at each, and all move on by one. */
-export const stationOf = (at: number, turn: number, stations: number): number => (at + turn) % stations;
+/**
+ * What is done at the same time in a block: one part after the other by all, or all stations beside each other, a third of the list at
+ * each, who move on by one with each turn.
+ */
+export function doneAtOnce(
+  { people, doing }: Pick<ClassPlan, 'people' | 'doing'>,
+  { id, stations }: Pick<ClassBlock, 'id' | 'stations'>,
+): readonly (readonly Doing[])[] {
+  const parts = doing.find((d) => d.block === id)?.parts ?? [];
+  if (!stations) return parts;
+  const stationOf = (one: PersonId) => (people.indexOf(one) + stations.turn) % parts.length;
+  return [parts.flatMap((part, i) => part.filter((d) => stationOf(d.personId) === i))];
+}
 
 /** One thing to carry out, and whether the cupboard has so many. */
 export interface ToCarry {

@@ -1,7 +1,7 @@
 'use client';
 import { useCallback, useMemo, useState } from 'react';
 import type { UnitSystem } from '../../core/shapes/person';
-import { stationOf, type ClassPlan } from '../../core/train/plan';
+import { doneAtOnce, type ClassPlan } from '../../core/train/plan';
 import type { ClassLogContent, WrittenLine } from '../../core/shapes/classLog';
 import type { LoadedJoint } from '../../core/shapes/ladder';
 import { givenIn } from '../../core/train/clash';
@@ -80,11 +80,11 @@ export function RunClass({ classKey, plan, units, lines: known, checks, helpers,
   );
   const blockAt = span?.block ?? (begun ? plan.laid.length - 1 : 0);
   const block = plan.laid[blockAt];
-  const doing = plan.doing.find((d) => d.block === block?.id);
   const partAt = span?.part ?? 0;
   const part = block?.parts?.[partAt];
-  const of = (id: string): Doing | null =>
-    doingOf(doing?.parts, id, plan.people.indexOf(id), partAt, block?.stations?.turn);
+  /** What everybody does now; at stations each third of the group is at another one, and all of them are now. */
+  const now = block ? doneAtOnce(plan, block)[block.stations ? 0 : partAt] : undefined;
+  const of = (id: string): Doing | null => now?.find((d) => d.personId === id) ?? null;
   const jump = (by: 1 | -1) => {
     const starts = timeline.spans.filter((s, i, all) => s.block !== all[i - 1]?.block).map((s) => s.fromS);
     const at = elapsedS(events, Date.now()) ?? 0;
@@ -244,18 +244,6 @@ export function RunClass({ classKey, plan, units, lines: known, checks, helpers,
       {preview && <Preview plan={plan} close={() => setPreview(false)} />}
     </div>
   );
-}
-
-/** What somebody does now; at stations each third of the group is at another one. */
-function doingOf(
-  parts: readonly (readonly Doing[])[] | undefined,
-  id: string,
-  at: number,
-  part: number,
-  turn: number | undefined,
-): Doing | null {
-  const mine = parts && (turn === undefined ? parts[part] : parts[stationOf(at, turn, parts.length)]);
-  return mine?.find((d) => d.personId === id) ?? null;
 }
 
 function CloseClass({

@@ -5,9 +5,8 @@ import { amount } from '../../core/math/amount';
 import { shortLengthWords, unitsOf } from '../../core/math/units';
 import type { KeptPlace, PlaceId } from '../../core/shapes/hallPlace';
 import type { RungPoses } from '../../core/shapes/pose';
-import type { ClassBlock } from '../../core/shapes/class';
 import type { Cupboard, PersonId, UnitSystem } from '../../core/shapes/person';
-import { stationOf, type ClassPlan, type ToCarry } from '../../core/train/plan';
+import { doneAtOnce, type ClassPlan, type ToCarry } from '../../core/train/plan';
 import { usedOf, type SetUp } from '../../core/train/seats/setUp';
 import { isVariant, type Variant } from '../../core/train/variant';
 import { SolvedFigure } from '../drawing/solvedFigure';
@@ -15,7 +14,8 @@ import { BackLink } from '../touch/backLink';
 import { Button, ButtonLink } from '../touch/button';
 import { PrintButton } from '../touch/printButton';
 import { dayWords } from '../words';
-import { HallPlan, type DrawnPlace } from './hallPlan';
+import type { DrawnPlace } from './hallPicture';
+import { HallPlan } from './hallPlan';
 import { carryWords, faultWords, railWords, seatWords, toldOf, whereWords } from './setUpWords';
 import { usePlaces, type Keep } from './usePlaces';
 
@@ -49,7 +49,8 @@ export function SetUpPage(props: Props) {
   const used = usedOf(setUp);
   const seatOf = (id: string) => used.seats.find((s) => s.people.includes(id))?.kind ?? null;
   const block = plan.laid.find((b) => b.id === shown);
-  const doing = block && doingIn(plan, block);
+  // Of a block in which one movement follows another the first is drawn.
+  const doing = block && (doneAtOnce(plan, block)[0] ?? []).filter(isVariant);
   const places = floor.places.map((p): DrawnPlace => {
     const mine = doing ? p.people.flatMap((id) => doing.find((v) => v.personId === id) ?? []) : [];
     const spotters = doing
@@ -108,12 +109,18 @@ export function SetUpPage(props: Props) {
           </ul>
         )}
       </div>
-      {fault !== '' && (
+      {fault && (
         <p role="alert" className="mt-2 flex flex-wrap items-center gap-3 border-l-8 border-stop bg-board px-4 py-2">
-          {fault}
-          <Button look="line" onClick={() => void again()}>
-            Try again
-          </Button>
+          {fault.words}
+          {fault.isRefused ? (
+            <Button look="line" onClick={() => window.location.reload()}>
+              Open the page again
+            </Button>
+          ) : (
+            <Button look="line" onClick={() => void again()}>
+              Try again
+            </Button>
+          )}
         </p>
       )}
       <div
@@ -190,7 +197,7 @@ export function SetUpPage(props: Props) {
                 <li key={p.n} className="flex break-inside-avoid gap-3 border-b border-rule py-1">
                   <b className="num w-8 shrink-0 text-right">{p.n}</b>
                   <span className="min-w-0">
-                    <b>{p.names.join(', then ')}</b>, {whereWords(p.kind)}
+                    <b>{p.names.join(', then ')}</b>, {whereWords(p)}
                     {p.built && !block && `, ${seatWords(p.built, units)}`}
                     {p.stepCm > 0 &&
                       !block &&
@@ -207,17 +214,6 @@ export function SetUpPage(props: Props) {
       </div>
     </div>
   );
-}
-
-/** What everybody does in a block: its first movement, or at stations that of their third. */
-function doingIn({ people, doing }: ClassPlan, { id, stations }: ClassBlock): Variant[] {
-  const parts = doing.find((d) => d.block === id)?.parts ?? [];
-  const mine = stations
-    ? parts.flatMap((part, i) =>
-        part.filter((d) => stationOf(people.indexOf(d.personId), stations.turn, parts.length) === i),
-      )
-    : (parts[0] ?? []);
-  return mine.filter(isVariant);
 }
 
 function drawnDoing(variant: Variant | undefined, posesBy: Props['posesBy']): DrawnPlace['doing'] {

@@ -2,7 +2,7 @@ import { amount } from '../../core/math/amount';
 import { shortLengthWords, unitsOf } from '../../core/math/units';
 import type { PlaceKind } from '../../core/shapes/hallPlace';
 import type { Cupboard, UnitSystem } from '../../core/shapes/person';
-import type { FloorSlot, PlaceFault } from '../../core/train/seats/floor';
+import type { FloorPlace, FloorSlot, PlaceFault } from '../../core/train/seats/floor';
 import type { HeldAnswer, Short } from '../../core/train/seats/holds';
 import type { SeatKind } from '../../core/train/seats/problem';
 import type { SeatPlan } from '../../core/train/seats/programme';
@@ -117,10 +117,11 @@ export function faultWords(fault: PlaceFault, nameOf: (id: string) => string, un
 
 const kindWords: Readonly<Record<PlaceKind, string>> = {
   ...{ rail: 'at the rail', table: 'at a heavy table', strap: 'at a strap' },
-  ...{ wall: 'chair along the wall', floor: 'on the floor' },
+  ...{ wall: 'along the wall', floor: 'on the floor' },
 };
 /** `at the rail`. */
-export const whereWords = (kind: PlaceKind): string => kindWords[kind];
+export const whereWords = ({ kind, seat, hasChair }: Pick<FloorPlace, 'kind' | 'seat' | 'hasChair'>): string =>
+  kind === 'wall' && seat === null && hasChair ? 'a chair to hold along the wall' : kindWords[kind];
 
 /** A place in words, for who goes by keys: `rail 2`, `floor 5, free`. */
 export const slotWords = ({ id, kind }: Pick<FloorSlot, 'id' | 'kind'>): string =>

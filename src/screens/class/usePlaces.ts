@@ -9,6 +9,19 @@ export type Keep = (moves: {
   readonly moves: readonly PlaceMove[];
 }) => Promise<{ kind: 'kept' } | { kind: 'rejected'; message: string }>;
 
+type Said = Awaited<ReturnType<Keep>>;
+
+/** Why something is not kept: nobody answered, or what was asked cannot be kept any more, and the page is out of date. */
+export interface PlaceKeepFault {
+  readonly words: string;
+  readonly isRefused: boolean;
+}
+
+const faultOf = (said: Said | null): PlaceKeepFault | null => {
+  if (said === null) return { words: 'Not kept yet: the server did not answer.', isRefused: false };
+  return said.kind === 'rejected' ? { words: `Not kept: ${said.message}`, isRefused: true } : null;
+};
+
 /** What changed from one list of kept places to another. */
 export function movesBetween(before: readonly KeptPlace[], after: readonly KeptPlace[]): PlaceMove[] {
   const at = (all: readonly KeptPlace[], id: PersonId) => all.find((k) => k.personId === id)?.at ?? null;
@@ -28,7 +41,7 @@ export function usePlaces(
   keep: Keep,
 ) {
   const [kept, setKept] = useState(opened);
-  const [fault, setFault] = useState('');
+  const [fault, setFault] = useState<PlaceKeepFault | null>(null);
   const [isKept, setIsKept] = useState(false);
   const waiting = useRef(new Map<PersonId, PlaceId | null>());
   const sending = useRef(false);
@@ -40,9 +53,7 @@ export function usePlaces(
     while (waiting.current.size > 0) {
       const sent = [...waiting.current];
       const said = await keep({ moves: sent.map(([personId, at]) => ({ personId, at })) }).catch(() => null);
-      setFault(
-        said === null ? 'Not kept yet: the server did not answer.' : said.kind === 'rejected' ? said.message : '',
-      );
+      setFault(faultOf(said));
       if (said?.kind !== 'kept') break;
       // Whoever was moved on in the meantime is sent again.
       for (const [id, at] of sent) if (waiting.current.get(id) === at) waiting.current.delete(id);

@@ -7,7 +7,14 @@ const one = (personId: string, needs: Need, more: Partial<ToPlace> = {}): ToPlac
   ...{ personId, needs, seat: null, spotter: null },
   ...more,
 });
-const hall = (more: Partial<FloorStock> = {}): FloorStock => ({ rail: 2, tables: 0, straps: 0, wall: 5, ...more });
+const hall = (more: Partial<FloorStock> = {}): FloorStock => ({
+  rail: 2,
+  tables: 0,
+  straps: 0,
+  wall: 5,
+  spare: 40,
+  ...more,
+});
 const where = (...args: Parameters<typeof layFloor>) =>
   Object.fromEntries(layFloor(...args).places.flatMap((p) => p.people.map((id) => [id, p.id])));
 
@@ -38,6 +45,23 @@ describe('the floor', () => {
       for (const q of places)
         if (p !== q) expect(Math.hypot(p.xM - q.xM, p.yM - q.yM)).toBeGreaterThanOrEqual(0.9 - 1e-9);
     }
+  });
+  test('along the wall stand as many as there are chairs: two that nobody sits on, and one who turns their own', () => {
+    const people = ['a', 'b', 'c'].map((id) => one(id, 'either')).concat(one('d', 'either', { seat: 's' }));
+    const { places } = layFloor(people, hall({ rail: 0, spare: 2 }));
+    expect(places.map((p) => [p.id, p.people.join(), p.hasChair])).toEqual([
+      ['wall-1', 'a', true],
+      ['wall-2', 'b', true],
+      ['wall-3', 'd', true],
+      ['floor-1', 'c', false],
+    ]);
+    // Put there by hand there is no third chair to hold.
+    const floor = layFloor(people, hall({ rail: 0, spare: 2 }), [
+      { personId: 'c', at: 'wall-5' },
+      { personId: 'b', at: 'wall-4' },
+      { personId: 'a', at: 'wall-1' },
+    ]);
+    expect(placeFaults(floor, people)).toEqual([{ kind: 'nothing-to-hold', n: 4, personId: 'c' }]);
   });
   test('whom one spotter stands by stand side by side', () => {
     const people = [one('a', 'none', { spotter: 'Hugo' }), one('b', 'none'), one('c', 'none', { spotter: 'Hugo' })];
@@ -120,7 +144,7 @@ describe('a place kept by hand', () => {
 
   const anyHall = fc.record({
     ...{ rail: fc.nat({ max: 5 }), tables: fc.nat({ max: 2 }), straps: fc.nat({ max: 2 }) },
-    wall: fc.constantFrom(0, 2, 6, Infinity),
+    ...{ wall: fc.constantFrom(0, 2, 6, Infinity), spare: fc.nat({ max: 8 }) },
   });
   const anybody = fc
     .array(
@@ -158,6 +182,8 @@ describe('a place kept by hand', () => {
           expect(ids.filter((id) => kindOf(id) === kind).length).toBeLessThanOrEqual(most);
         for (const p of floor.places.filter((one) => one.kept))
           expect(kept.some((k) => k.at === p.id && p.people.includes(k.personId))).toBe(true);
+        const byRule = floor.places.filter((p) => p.kind === 'wall' && p.seat === null && !p.kept);
+        expect(byRule.length).toBeLessThanOrEqual(stock.spare);
         expect(layFloor(people, stock, kept)).toEqual(floor);
       }),
     );

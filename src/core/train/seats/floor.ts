@@ -22,6 +22,8 @@ export interface FloorStock {
   readonly straps: number;
   /** Chairs that fit along the free wall; `Infinity` where nobody wrote how long it is. */
   readonly wall: number;
+  /** Firm chairs that nobody sits on: whoever has no seat along the wall holds one of them; who has one holds their own, turned. */
+  readonly spare: number;
 }
 
 /** One place, in metres from the left end of the wall; y grows away from the wall. */
@@ -41,6 +43,8 @@ export interface FloorPlace extends FloorSlot {
   readonly seat: string | null;
   /** An instructor put them there. */
   readonly kept: boolean;
+  /** There is a chair at it, to sit on or to hold. */
+  readonly hasChair: boolean;
 }
 
 export interface FloorPlan {
@@ -58,7 +62,7 @@ export interface FloorPlan {
 
 const atLeastM = 6;
 /** From the wall to the first row, and from row to row and place to place on the free floor. House rules, no source. */
-const rowM = { wall: 0.7, first: 2.5, next: 1.9, apart: 1.6, front: 1.3 } as const;
+const rowM = { wall: 0.7, first: 2.7, next: 2, apart: 1.6, front: 1.3 } as const;
 /** Whoever stands by two reaches both. House rule, common practice, no published source. */
 const besideM = 2;
 
@@ -111,27 +115,32 @@ function placeAll(spots: readonly Spot[], stock: FloorStock, before: ReadonlyMap
     spot.at = at;
     taken.add(at);
   };
+  /** Along the wall there is a chair to hold: their own, turned, or one that nobody sits on. */
+  const hasChairAt = (spot: Spot, kind: PlaceKind): boolean =>
+    kind !== 'wall' || spot.seat !== null || spots.filter(holdsSpare).length < stock.spare;
   for (const need of needsInOrder) {
     const these = spots.filter((s) => s.needs === need && s.at === null);
     for (const spot of these) {
       const at = before.get(spot) ?? null;
-      if (at !== null && !taken.has(at) && serves(kindOf(at), need)) put(spot, at);
+      if (at !== null && !taken.has(at) && serves(kindOf(at), need) && hasChairAt(spot, kindOf(at))) put(spot, at);
     }
     for (const spot of these) {
       if (spot.at !== null) continue;
       // Rather where nobody stood than on the place of somebody who holds less.
       const others = new Set(spots.flatMap((s) => (s.at === null && s !== spot ? (before.get(s) ?? []) : [])));
-      const at = wishes[need].reduce<PlaceId | null>(
-        (found, kinds) =>
-          found ??
-          firstFree(kinds, stock, taken, (id) => !others.has(id)) ??
-          firstFree(kinds, stock, taken, () => true),
-        null,
-      );
+      const at = wishes[need].reduce<PlaceId | null>((found, wished) => {
+        const kinds = wished.filter((kind) => hasChairAt(spot, kind));
+        const free = (may: (id: PlaceId) => boolean) => firstFree(kinds, stock, taken, may);
+        return found ?? free((id) => !others.has(id)) ?? free(() => true);
+      }, null);
       if (at !== null) put(spot, at);
     }
   }
 }
+
+/** Takes a chair that nobody sits on. */
+const holdsSpare = ({ at, seat, needs }: Spot): boolean =>
+  at !== null && kindOf(at) === 'wall' && seat === null && needs !== 'none';
 
 const needsInOrder: readonly Need[] = ['fixed', 'either', 'none'];
 const wishes: Readonly<Record<Need, readonly (readonly PlaceKind[])[]>> = {
@@ -212,10 +221,14 @@ function drawn(spots: readonly Spot[], stock: FloorStock, lost: readonly PersonI
   };
   const slots = placeKinds.flatMap((kind) => Array.from({ length: shown[kind] }, (_, i) => slot(kind, i)));
   const at = new Map(spots.map((s) => [s.at, s]));
+  let spare = stock.spare;
   const places = slots
     .flatMap((s) => {
       const spot = at.get(s.id);
-      return spot ? [{ ...s, people: spot.people, seat: spot.seat, kept: spot.kept }] : [];
+      if (!spot) return [];
+      if (holdsSpare(spot)) spare -= 1;
+      const hasChair = spot.seat !== null || (holdsSpare(spot) && spare >= 0);
+      return [{ ...s, people: spot.people, seat: spot.seat, kept: spot.kept, hasChair }];
     })
     .map((p, i) => ({ n: i + 1, ...p }));
   return {
@@ -247,14 +260,16 @@ export function placeFaults({ places, lost }: FloorPlan, people: readonly ToPlac
   const needsOf = new Map(people.map((p) => [p.personId, p.needs]));
   const needs = (id: PersonId): Need => needsOf.get(id) ?? 'none';
   const faults: PlaceFault[] = lost.map((personId) => ({ kind: 'gone', personId }));
-  for (const { n, kind, people: here, kept } of places)
-    for (const personId of here) {
+  const does = ({ kind, hasChair }: FloorPlace, need: Need): boolean =>
+    serves(kind, need) && (need === 'none' || kind !== 'wall' || hasChair);
+  for (const place of places)
+    for (const personId of place.people) {
+      const { n, kind, kept, hasChair } = place;
       const need = needs(personId);
-      if (serves(kind, need)) continue;
-      const by = places.find(
-        (p) => p.kept && serves(p.kind, need) && p.people.every((id) => strict[needs(id)] > strict[need]),
-      )?.people[0];
-      if (kept) faults.push({ kind: kind === 'wall' ? 'only-a-chair' : 'nothing-to-hold', n, personId });
+      if (does(place, need)) continue;
+      const by = places.find((p) => p.kept && does(p, need) && p.people.every((id) => strict[needs(id)] > strict[need]))
+        ?.people[0];
+      if (kept) faults.push({ kind: kind === 'wall' && hasChair ? 'only-a-chair' : 'nothing-to-hold', n, personId });
       else if (by !== undefined) faults.push({ kind: 'taken', n, personId, by });
     }
   return [...faults, ...apart(places, people)];

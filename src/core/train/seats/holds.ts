@@ -24,12 +24,12 @@ export const mostCarries = 2;
  * @param seats chairs that are built as seats
  */
 export function carriesOf(blocks: readonly HeldBlock[], seats: number, stock: HoldStock): number {
-  const heldIn = ({ holding }: HeldBlock): number =>
+  const onChairs = ({ holding }: HeldBlock): number =>
     Math.min(Math.max(0, holding.length - stock.fixed), stock.wall ?? Infinity);
-  let [carries, turned] = [seats > 0 || blocks.some((b) => heldIn(b) > 0) ? 1 : 0, false];
+  let [carries, turned] = [seats > 0 || blocks.some((b) => onChairs(b) > 0) ? 1 : 0, false];
   for (const block of blocks) {
     const { sitting } = block;
-    const asks = heldIn(block) > stock.chairs - seats;
+    const asks = onChairs(block) > stock.chairs - seats;
     if (asks === turned || (!asks && sitting === 0)) continue;
     turned = asks;
     carries += 1;

@@ -68,6 +68,7 @@ export async function setUpOf(
       ...{ rail: cupboard.railPlaces, tables: cupboard.tables, straps: cupboard.straps },
       // What crosses to the browser as JSON has no infinity; more chairs than people never stand along a wall.
       wall: stock.wall ?? people.length + 1,
+      spare: Math.max(0, stock.chairs - used.seats.length),
     },
   };
 }
