@@ -8,7 +8,7 @@ import type { Cupboard, PersonId, UnitSystem } from '../core/shapes/person';
 import type { HeldBlock, Holding } from '../core/train/seats/holds';
 import type { Sitter } from '../core/train/seats/problem';
 import { setUpOf, type SetUp } from '../core/train/seats/setUp';
-import { doneAtOnce, toCarry, variantsIn, type ClassPlan, type ToCarry } from '../core/train/plan';
+import { doneAtOnce, spottedIn, toCarry, variantsIn, type ClassPlan, type ToCarry } from '../core/train/plan';
 import { isVariant, type Variant } from '../core/train/variant';
 import { listPlaces, storePlaces } from '../database/classPlaces';
 import { placeMoves } from '../schemas/classPlan';
@@ -55,7 +55,7 @@ export async function readSetUp(desk: Desk, key: string): Promise<ClassSetUp | n
   const setUp = await setUpOf(
     {
       ...{ people: byShelf(plan, variants), sitters, blocks: blocksOf(plan, people) },
-      spotters: new Map(variants.flatMap((v) => (v.spotter === null ? [] : [[v.personId, v.spotter] as const]))),
+      spotted: plan.laid.flatMap((block) => doneAtOnce(plan, block).flatMap(spottedIn)),
     },
     cupboard,
     solve,

@@ -6,6 +6,7 @@ import type { Cupboard, PersonId } from '../shapes/person';
 import type { RungPoses } from '../shapes/pose';
 import type { Eye } from './eyes';
 import { doseOf } from './doseTime';
+import type { Spotted } from './seats/floor';
 import { holdStock } from './seats/holds';
 import { doingOf, inTurn, isVariant, setsOf, type BlockDoing, type Doing, type Trainee, type Variant } from './variant';
 
@@ -99,6 +100,16 @@ export function doneAtOnce(
   if (!stations) return parts;
   const stationOf = (one: PersonId) => (people.indexOf(one) + stations.turn) % parts.length;
   return [parts.flatMap((part, i) => part.filter((d) => stationOf(d.personId) === i))];
+}
+
+/** Whom one who may spot stands by in the same movement, by turns; of each spotter one entry, more than one person in it. */
+export function spottedIn(part: readonly Doing[]): Spotted[] {
+  const stoodBy = part
+    .filter(isVariant)
+    .flatMap((v) => (v.spotter === null ? [] : [{ by: v.spotter, id: v.personId }]));
+  return [...new Set(stoodBy.map((s) => s.by))]
+    .map((spotter) => ({ spotter, people: stoodBy.flatMap((s) => (s.by === spotter ? [s.id] : [])) }))
+    .filter(({ people }) => people.length > 1);
 }
 
 /** One thing to carry out, and whether the cupboard has so many. */

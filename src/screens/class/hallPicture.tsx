@@ -31,6 +31,8 @@ export interface DrawnPlace extends FloorPlace {
 interface Props {
   readonly floor: FloorPlan;
   readonly places: readonly DrawnPlace[];
+  /** Places that one spotter goes between. */
+  readonly beside: readonly (readonly FloorSlot[])[];
   readonly units: UnitSystem;
   /** What there is to hold on to. */
   readonly rail: string;
@@ -39,14 +41,14 @@ interface Props {
 }
 
 /** The hall from above as a drawing: court lines, the wall and what is fixed to it, places with their seats, or what is done there. */
-export function HallPicture({ floor, places, units, rail, scale }: Props) {
+export function HallPicture({ floor, places, beside, units, rail, scale }: Props) {
   const [width, height] = [widthOf(floor), heightOf(floor)];
   const size = (of: number) => Math.max(of, leastPx / scale);
   /** Where a name has no room over its place the number stands alone; the list says whose it is. */
   const named = scale >= namedFrom;
   const right = edge.left + cm(floor.widthM);
   /** Under the names of a row, where a seat serves two lower. */
-  const under = (y: number) => (places.some((p) => p.yM === y && p.names.length > 1) ? 126 : 88);
+  const under = (y: number) => (places.some((p) => p.yM === y && p.names.length > 1) ? 136 : 88);
   return (
     <svg
       viewBox={`0 0 ${width} ${height}`}
@@ -98,7 +100,18 @@ export function HallPicture({ floor, places, units, rail, scale }: Props) {
           strokeDasharray="26 14"
         />
       ))}
-      <Beside places={places} />
+      {/* One line from place to place of those whom the same person stands by. */}
+      {beside.map((at) => (
+        <polyline
+          key={at.map((p) => p.id).join()}
+          points={at.map((p) => `${edge.left + cm(p.xM)},${edge.top + cm(p.yM) + 33}`).join(' ')}
+          fill="none"
+          stroke={ink}
+          strokeWidth={4}
+          strokeDasharray="3 7"
+          strokeLinecap="round"
+        />
+      ))}
       {places.map((p) => (
         <Place key={p.id} place={p} units={units} size={size} named={named} />
       ))}
@@ -129,25 +142,6 @@ function Fixture({ slot: { kind, xM } }: { slot: FloorSlot }) {
       />
     );
   return null;
-}
-
-/** One line from place to place of those whom the same person stands by. */
-function Beside({ places }: { places: readonly DrawnPlace[] }) {
-  const spotters = [...new Set(places.flatMap((p) => p.spotter ?? []))];
-  return spotters.map((spotter) => {
-    const at = places.filter((p) => p.spotter === spotter);
-    return at.length < 2 ? null : (
-      <polyline
-        key={spotter}
-        points={at.map((p) => `${edge.left + cm(p.xM)},${edge.top + cm(p.yM) + 33}`).join(' ')}
-        fill="none"
-        stroke={ink}
-        strokeWidth={4}
-        strokeDasharray="3 7"
-        strokeLinecap="round"
-      />
-    );
-  });
 }
 
 function Place({

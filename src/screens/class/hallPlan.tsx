@@ -30,6 +30,7 @@ const grip = { wide: 86, up: 66, down: 40 } as const;
 interface Drawn {
   readonly floor: FloorPlan;
   readonly places: readonly DrawnPlace[];
+  readonly beside: readonly (readonly FloorSlot[])[];
   readonly units: UnitSystem;
   /** What there is to hold on to. */
   readonly rail: string;

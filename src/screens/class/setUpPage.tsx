@@ -6,7 +6,7 @@ import { shortLengthWords, unitsOf } from '../../core/math/units';
 import type { KeptPlace, PlaceId } from '../../core/shapes/hallPlace';
 import type { RungPoses } from '../../core/shapes/pose';
 import type { Cupboard, PersonId, UnitSystem } from '../../core/shapes/person';
-import { doneAtOnce, type ClassPlan, type ToCarry } from '../../core/train/plan';
+import { doneAtOnce, spottedIn, type ClassPlan, type ToCarry } from '../../core/train/plan';
 import { usedOf, type SetUp } from '../../core/train/seats/setUp';
 import { isVariant, type Variant } from '../../core/train/variant';
 import { SolvedFigure } from '../drawing/solvedFigure';
@@ -53,18 +53,18 @@ export function SetUpPage(props: Props) {
   const doing = block && (doneAtOnce(plan, block)[0] ?? []).filter(isVariant);
   const places = floor.places.map((p): DrawnPlace => {
     const mine = doing ? p.people.flatMap((id) => doing.find((v) => v.personId === id) ?? []) : [];
-    const spotters = doing
-      ? mine.map((v) => v.spotter)
-      : p.people.map((id) => setUp.toPlace.find((t) => t.personId === id)?.spotter ?? null);
     return {
       ...p,
       names: p.people.map(nameOf),
       built: seatOf(p.people[0] ?? ''),
       stepCm: Math.max(0, ...p.people.map((id) => sat[id]?.stepCm ?? 0)),
-      spotter: spotters.find((name) => name !== null) ?? null,
+      spotter: mine.find((v) => v.spotter !== null)?.spotter ?? null,
       doing: block ? drawnDoing(mine[0], posesBy) : null,
     };
   });
+  const beside = (doing ? spottedIn(doing) : setUp.spotted).map(({ people }) =>
+    places.filter((p) => p.people.some((id) => people.includes(id))),
+  );
   const told = toldOf(setUp, (id) => sat[id]?.targetCm, nameOf, units);
   const broken = faults.map((f) => faultWords(f, nameOf, units));
   const movements = plan.laid.filter((b) => b.parts);
@@ -167,7 +167,7 @@ export function SetUpPage(props: Props) {
       )}
       <div className="mt-2 flex flex-wrap gap-x-8 gap-y-5 print:block">
         <HallPlan
-          {...{ floor, units, places, picked, pick }}
+          {...{ floor, units, places, beside, picked, pick }}
           rail={railWords(cupboard)}
           move={(from, to) => {
             const [who] = floor.places.find((p) => p.id === from)?.people ?? [];

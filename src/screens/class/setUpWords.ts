@@ -107,7 +107,7 @@ export function faultWords(fault: PlaceFault, nameOf: (id: string) => string, un
     case 'only-a-chair':
       return `${nameOf(fault.personId)} holds on to something fixed in this class: at place ${fault.n} there is only a chair, and a chair is never pulled.`;
     case 'taken':
-      return `${nameOf(fault.personId)} holds on in this class and stands at place ${fault.n}: ${nameOf(fault.by)} has the last place for it and holds nothing.`;
+      return `${nameOf(fault.personId)} holds on in this class and stands at place ${fault.n}: ${nameOf(fault.by)} has the last place for it and needs it less.`;
     case 'apart':
       return `${fault.spotter} stands by ${namesWords(fault.people.map(nameOf))}, who are ${wallWords(fault.metres, units)} apart: nobody reaches both.`;
     case 'gone':

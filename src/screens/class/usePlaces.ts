@@ -36,7 +36,7 @@ export function movesBetween(before: readonly KeptPlace[], after: readonly KeptP
  * stays on the screen and is sent with the next, or again.
  */
 export function usePlaces(
-  { toPlace, floorStock }: Pick<SetUp, 'toPlace' | 'floorStock'>,
+  { toPlace, floorStock, spotted }: Pick<SetUp, 'toPlace' | 'floorStock' | 'spotted'>,
   opened: readonly KeptPlace[],
   keep: Keep,
 ) {
@@ -46,7 +46,7 @@ export function usePlaces(
   const waiting = useRef(new Map<PersonId, PlaceId | null>());
   const sending = useRef(false);
   const floor = useMemo(() => layFloor(toPlace, floorStock, kept), [toPlace, floorStock, kept]);
-  const faults = useMemo(() => placeFaults(floor, toPlace), [floor, toPlace]);
+  const faults = useMemo(() => placeFaults(floor, toPlace, spotted), [floor, toPlace, spotted]);
   const send = useCallback(async () => {
     if (sending.current) return;
     sending.current = true;

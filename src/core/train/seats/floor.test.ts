@@ -1,10 +1,20 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { isPlaceId, type KeptPlace, type PlaceId } from '../../shapes/hallPlace';
-import { isFixed, kindOf, layFloor, movedTo, placeFaults, type FloorStock, type Need, type ToPlace } from './floor';
+import {
+  isFixed,
+  kindOf,
+  layFloor,
+  movedTo,
+  placeFaults,
+  sideBySide,
+  type FloorStock,
+  type Need,
+  type ToPlace,
+} from './floor';
 
 const one = (personId: string, needs: Need, more: Partial<ToPlace> = {}): ToPlace => ({
-  ...{ personId, needs, seat: null, spotter: null },
+  ...{ personId, needs, seat: null, rank: needs },
   ...more,
 });
 const hall = (more: Partial<FloorStock> = {}): FloorStock => ({
@@ -61,11 +71,20 @@ describe('the floor', () => {
       { personId: 'b', at: 'wall-4' },
       { personId: 'a', at: 'wall-1' },
     ]);
-    expect(placeFaults(floor, people)).toEqual([{ kind: 'nothing-to-hold', n: 4, personId: 'c' }]);
+    expect(placeFaults(floor, people, [])).toEqual([{ kind: 'nothing-to-hold', n: 4, personId: 'c' }]);
   });
-  test('whom one spotter stands by stand side by side', () => {
-    const people = [one('a', 'none', { spotter: 'Hugo' }), one('b', 'none'), one('c', 'none', { spotter: 'Hugo' })];
-    expect(where(people, hall())).toEqual({ a: 'floor-1', c: 'floor-2', b: 'floor-3' });
+  test('whom one spotter stands by in the same movement stand side by side, whatever else they need', () => {
+    const hugo = { spotter: 'Hugo', people: ['a', 'c'] };
+    const people = [one('a', 'fixed'), one('b', 'fixed'), one('c', 'either'), one('d', 'none')];
+    const now = layFloor(sideBySide(people, [hugo]), hall());
+    expect(now.places.map((p) => [p.id, ...p.people])).toEqual([
+      ['rail-1', 'a'],
+      ['rail-2', 'c'],
+      ['wall-1', 'b'],
+      ['floor-1', 'd'],
+    ]);
+    // A chair alone is left for b, who asks for more than c: it is said.
+    expect(placeFaults(now, people, [hugo])).toEqual([{ kind: 'taken', n: 3, personId: 'b', by: 'c' }]);
   });
 });
 
@@ -96,27 +115,31 @@ describe('a place kept by hand', () => {
   test('where it is not there any more they are placed by their needs, and it is said', () => {
     const floor = layFloor(people, hall({ rail: 1 }), [{ personId: 'a', at: 'rail-2' }]);
     expect(floor.places.find((p) => p.people.includes('a'))?.id).toBe('rail-1');
-    expect(placeFaults(floor, people)).toEqual([{ kind: 'gone', personId: 'a' }]);
+    expect(placeFaults(floor, people, [])).toEqual([{ kind: 'gone', personId: 'a' }]);
   });
   test('off the rail: nothing to hold on the floor, and only a chair along the wall', () => {
-    const faultsAt = (at: PlaceId) => placeFaults(layFloor(people, hall(), [{ personId: 'a', at }]), people);
+    const faultsAt = (at: PlaceId) => placeFaults(layFloor(people, hall(), [{ personId: 'a', at }]), people, []);
     expect(faultsAt('floor-1')).toEqual([{ kind: 'nothing-to-hold', n: 2, personId: 'a' }]);
     expect(faultsAt('wall-1')).toEqual([{ kind: 'only-a-chair', n: 2, personId: 'a' }]);
     expect(faultsAt('rail-2')).toEqual([]);
   });
   test('somebody who holds nothing in the last place at the rail takes it from who does', () => {
     const kept: KeptPlace[] = [{ personId: 'c', at: 'rail-1' }];
-    expect(placeFaults(layFloor(people, hall({ rail: 1 }), kept), people)).toEqual([
+    expect(placeFaults(layFloor(people, hall({ rail: 1 }), kept), people, [])).toEqual([
       { kind: 'taken', n: 3, personId: 'a', by: 'c' },
     ]);
     // A hall that is short by itself breaks nothing: how many turns it takes is told elsewhere.
-    expect(placeFaults(layFloor([one('a', 'fixed'), one('b', 'fixed')], hall({ rail: 1 })), people)).toEqual([]);
+    expect(placeFaults(layFloor([one('a', 'fixed'), one('b', 'fixed')], hall({ rail: 1 })), people, [])).toEqual([]);
   });
-  test('two whom one spotter stands by, four places apart', () => {
-    const two = [one('a', 'fixed', { spotter: 'Hugo' }), one('b', 'fixed', { spotter: 'Hugo' })];
-    expect(placeFaults(layFloor(two, hall({ rail: 6 })), two)).toEqual([]);
+  test('two whom one spotter stands by, four places apart, by hand or because there is no place beside', () => {
+    const two = [one('a', 'fixed'), one('b', 'fixed')];
+    const hugo = [{ spotter: 'Hugo', people: ['a', 'b'] }];
+    expect(placeFaults(layFloor(two, hall({ rail: 6 })), two, hugo)).toEqual([]);
     const far = layFloor(two, hall({ rail: 6 }), [{ personId: 'b', at: 'rail-5' }]);
-    expect(placeFaults(far, two)).toEqual([{ kind: 'apart', n: 2, spotter: 'Hugo', people: ['a', 'b'], metres: 3.6 }]);
+    const told = { kind: 'apart', n: 2, spotter: 'Hugo', people: ['a', 'b'], metres: 3.6 };
+    expect(placeFaults(far, two, hugo)).toEqual([told]);
+    const lone = layFloor([...two, one('c', 'fixed')], hall({ rail: 1, wall: 0 }));
+    expect(placeFaults(lone, two, hugo).map((f) => f.kind)).toEqual(['apart']);
   });
   test('of whom somebody put there they take the place and change with them; who stood there by the rules goes by them', () => {
     const floor = layFloor(people, hall());
@@ -151,11 +174,10 @@ describe('a place kept by hand', () => {
       fc.record({
         needs: fc.constantFrom<Need>('fixed', 'either', 'none'),
         seat: fc.option(fc.constantFrom('s1', 's2', 's3')),
-        spotter: fc.option(fc.constantFrom('Hugo', 'Ida')),
       }),
       { minLength: 1, maxLength: 40 },
     )
-    .map((all) => all.map((p, i): ToPlace => ({ personId: `p${i}`, ...p })));
+    .map((all) => all.map((p, i): ToPlace => ({ personId: `p${i}`, rank: p.needs, ...p })));
   const puts = fc.array(
     fc.record({
       who: fc.nat({ max: 39 }),

@@ -11,9 +11,33 @@ export interface ToPlace {
   readonly needs: Need;
   /** The seat they share; of one seat the second stands behind it and counts. */
   readonly seat: string | null;
-  /** Who stands by them in some block. */
-  readonly spotter: string | null;
+  /** They are placed with those who need so much: their own need, or that of somebody they stand beside. */
+  readonly rank: Need;
 }
+
+/** One who may spot stands by all of these in the same movement, by turns. */
+export interface Spotted {
+  readonly spotter: string;
+  readonly people: readonly PersonId[];
+}
+
+/** People as they are placed: whoever holds most closely first, and behind each at once whom the same spotter stands by. */
+export function sideBySide(people: readonly Omit<ToPlace, 'rank'>[], spotted: readonly Spotted[]): ToPlace[] {
+  const left = new Map(sortedBy(people, (p) => p.needs).map((p) => [p.personId, p]));
+  const out: ToPlace[] = [];
+  const take = (id: PersonId, rank: Need): void => {
+    const one = left.get(id);
+    if (!one) return;
+    left.delete(id);
+    out.push({ ...one, rank });
+    for (const s of spotted) if (s.people.includes(id)) for (const mate of s.people) take(mate, rank);
+  };
+  for (const { personId, needs } of [...left.values()]) take(personId, needs);
+  return out;
+}
+
+const sortedBy = <T>(all: readonly T[], need: (one: T) => Need): T[] =>
+  [...all].sort((a, b) => strict[need(a)] - strict[need(b)]);
 
 /** What a hall has along its walls. */
 export interface FloorStock {
@@ -79,6 +103,7 @@ interface Spot {
   readonly seat: string | null;
   readonly people: PersonId[];
   needs: Need;
+  rank: Need;
   at: PlaceId | null;
   kept: boolean;
 }
@@ -87,7 +112,7 @@ const strict: Readonly<Record<Need, number>> = { fixed: 0, either: 1, none: 2 };
 
 /**
  * Everybody's place: whoever needs something fixed, from the left; then chairs along the wall; then rows on the floor, all facing
- * whoever leads. Who shares a seat shares the place, and people whom one spotter stands by stand side by side. Who was put somewhere by
+ * whoever leads. Who shares a seat shares the place. Who was put somewhere by
  * hand stands there as long as the place is there; of the others only those move whose place was taken, or who find a better one in
  * what became free.
  */
@@ -118,17 +143,17 @@ function placeAll(spots: readonly Spot[], stock: FloorStock, before: ReadonlyMap
   /** Along the wall there is a chair to hold: their own, turned, or one that nobody sits on. */
   const hasChairAt = (spot: Spot, kind: PlaceKind): boolean =>
     kind !== 'wall' || spot.seat !== null || spots.filter(holdsSpare).length < stock.spare;
-  for (const need of needsInOrder) {
-    const these = spots.filter((s) => s.needs === need && s.at === null);
+  for (const rank of needsInOrder) {
+    const these = spots.filter((s) => s.rank === rank && s.at === null);
     for (const spot of these) {
       const at = before.get(spot) ?? null;
-      if (at !== null && !taken.has(at) && serves(kindOf(at), need) && hasChairAt(spot, kindOf(at))) put(spot, at);
+      if (at !== null && !taken.has(at) && serves(kindOf(at), rank) && hasChairAt(spot, kindOf(at))) put(spot, at);
     }
     for (const spot of these) {
       if (spot.at !== null) continue;
       // Rather where nobody stood than on the place of somebody who holds less.
       const others = new Set(spots.flatMap((s) => (s.at === null && s !== spot ? (before.get(s) ?? []) : [])));
-      const at = wishes[need].reduce<PlaceId | null>((found, wished) => {
+      const at = wishes[rank].reduce<PlaceId | null>((found, wished) => {
         const kinds = wished.filter((kind) => hasChairAt(spot, kind));
         const free = (may: (id: PlaceId) => boolean) => firstFree(kinds, stock, taken, may);
         return found ?? free((id) => !others.has(id)) ?? free(() => true);
@@ -172,29 +197,15 @@ const serves = (kind: PlaceKind, need: Need): boolean =>
 
 function spotsOf(people: readonly ToPlace[]): Spot[] {
   const spots: Spot[] = [];
-  for (const { personId, needs, seat } of inOrder(people)) {
+  const closer = (a: Need, b: Need): Need => (strict[a] < strict[b] ? a : b);
+  for (const { personId, needs, rank, seat } of people) {
     const shared = seat === null ? undefined : spots.find((s) => s.seat === seat);
     if (shared) {
       shared.people.push(personId);
-      if (strict[needs] < strict[shared.needs]) shared.needs = needs;
-    } else spots.push({ needs, seat, people: [personId], at: null, kept: false });
+      Object.assign(shared, { needs: closer(needs, shared.needs), rank: closer(rank, shared.rank) });
+    } else spots.push({ needs, rank, seat, people: [personId], at: null, kept: false });
   }
-  return spots.sort((a, b) => strict[a.needs] - strict[b.needs]);
-}
-
-/** Whoever holds most closely first; behind each whom the same spotter stands by. */
-function inOrder(people: readonly ToPlace[]): ToPlace[] {
-  const sorted = [...people].sort((a, b) => strict[a.needs] - strict[b.needs]);
-  const firstOf = new Map<string, number>();
-  for (const [i, { spotter, needs }] of sorted.entries()) {
-    const key = `${needs} ${spotter ?? ''}`;
-    if (spotter !== null && !firstOf.has(key)) firstOf.set(key, i);
-  }
-  const rank = (one: ToPlace, i: number) => firstOf.get(`${one.needs} ${one.spotter ?? ''}`) ?? i;
-  return sorted
-    .map((one, i) => ({ one, i, rank: rank(one, i) }))
-    .sort((a, b) => a.rank - b.rank || a.i - b.i)
-    .map(({ one }) => one);
+  return sortedBy(spots, (s) => s.rank);
 }
 
 function drawn(spots: readonly Spot[], stock: FloorStock, lost: readonly PersonId[]): FloorPlan {
@@ -242,7 +253,7 @@ function drawn(spots: readonly Spot[], stock: FloorStock, lost: readonly PersonI
 export type PlaceFault =
   /** They hold on in some block, and there is nothing to hold; or only a chair where that will not do. */
   | { readonly kind: 'nothing-to-hold' | 'only-a-chair'; readonly n: number; readonly personId: PersonId }
-  /** They hold on, and somebody who does not stands in the last place for it. */
+  /** They hold on, and somebody who needs it less has the last place for it: put there, or beside whom their spotter stands by. */
   | { readonly kind: 'taken'; readonly n: number; readonly personId: PersonId; readonly by: PersonId }
   /** Nobody can stand by both. */
   | {
@@ -255,8 +266,15 @@ export type PlaceFault =
   /** Their place is not there any more: they stand elsewhere. */
   | { readonly kind: 'gone'; readonly personId: PersonId };
 
-/** What places kept by hand break; a hall that is short of places without them breaks nothing. */
-export function placeFaults({ places, lost }: FloorPlan, people: readonly ToPlace[]): PlaceFault[] {
+/**
+ * What places kept by hand break, and what could not be had at once: a spotter who cannot reach all of theirs, a place for holding on that
+ * somebody has who needs it less. A hall that is merely short of places breaks nothing: in how many turns they hold on is told elsewhere.
+ */
+export function placeFaults(
+  { places, lost }: FloorPlan,
+  people: readonly ToPlace[],
+  spotted: readonly Spotted[],
+): PlaceFault[] {
   const needsOf = new Map(people.map((p) => [p.personId, p.needs]));
   const needs = (id: PersonId): Need => needsOf.get(id) ?? 'none';
   const faults: PlaceFault[] = lost.map((personId) => ({ kind: 'gone', personId }));
@@ -267,28 +285,24 @@ export function placeFaults({ places, lost }: FloorPlan, people: readonly ToPlac
       const { n, kind, kept, hasChair } = place;
       const need = needs(personId);
       if (does(place, need)) continue;
-      const by = places.find((p) => p.kept && does(p, need) && p.people.every((id) => strict[needs(id)] > strict[need]))
+      const by = places.find((p) => does(p, need) && p.people.every((id) => strict[needs(id)] > strict[need]))
         ?.people[0];
       if (kept) faults.push({ kind: kind === 'wall' && hasChair ? 'only-a-chair' : 'nothing-to-hold', n, personId });
       else if (by !== undefined) faults.push({ kind: 'taken', n, personId, by });
     }
-  return [...faults, ...apart(places, people)];
+  return [...faults, ...spotted.flatMap((s) => apart(places, s) ?? [])];
 }
 
-/** Two whom one spotter stands by, where one of them was put too far from the other. */
-function apart(places: readonly FloorPlace[], people: readonly ToPlace[]): PlaceFault[] {
-  const spotters = [...new Set(people.flatMap((p) => p.spotter ?? []))];
-  return spotters.flatMap((spotter): PlaceFault[] => {
-    const theirs = new Set(people.flatMap((p) => (p.spotter === spotter ? [p.personId] : [])));
-    const at = places.filter((p) => p.people.some((id) => theirs.has(id)));
-    const far = at
-      .flatMap((a, i) => at.slice(i + 1).map((b) => ({ a, b, metres: Math.hypot(a.xM - b.xM, a.yM - b.yM) })))
-      .filter(({ a, b, metres }) => metres > besideM && (a.kept || b.kept))
-      .sort((x, y) => y.metres - x.metres)[0];
-    if (!far) return [];
-    const two = [far.a, far.b].flatMap((p) => p.people.filter((id) => theirs.has(id)));
-    return [{ kind: 'apart', n: far.b.n, spotter, people: two, metres: Math.round(far.metres * 10) / 10 }];
-  });
+/** The two of a spotter who are farthest from each other, where that is too far. */
+function apart(places: readonly FloorPlace[], { spotter, people }: Spotted): PlaceFault | null {
+  const at = places.filter((p) => p.people.some((id) => people.includes(id)));
+  const far = at
+    .flatMap((a, i) => at.slice(i + 1).map((b) => ({ a, b, metres: Math.hypot(a.xM - b.xM, a.yM - b.yM) })))
+    .filter(({ metres }) => metres > besideM)
+    .sort((x, y) => y.metres - x.metres)[0];
+  if (!far) return null;
+  const two = [far.a, far.b].flatMap((p) => p.people.filter((id) => people.includes(id)));
+  return { kind: 'apart', n: far.b.n, spotter, people: two, metres: Math.round(far.metres * 10) / 10 };
 }
 
 /**

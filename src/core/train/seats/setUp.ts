@@ -1,5 +1,5 @@
 import type { Cupboard, PersonId } from '../../shapes/person';
-import type { FloorStock, Need, ToPlace } from './floor';
+import { sideBySide, type FloorStock, type Need, type Spotted, type ToPlace } from './floor';
 import { carriesOf, heldIn, holdStock, type HeldAnswer, type HeldBlock } from './holds';
 import { oneMore, type OneMore } from './oneMore';
 import type { Sitter } from './problem';
@@ -12,8 +12,8 @@ export interface ToSetUp {
   readonly sitters: readonly Sitter[];
   /** In their order. */
   readonly blocks: readonly HeldBlock[];
-  /** Who stands by whom in some block. */
-  readonly spotters: ReadonlyMap<PersonId, string>;
+  /** Whom the same spotter stands by in the same movement. */
+  readonly spotted: readonly Spotted[];
 }
 
 /** The one set-up of a hall for a class. */
@@ -31,6 +31,7 @@ export interface SetUp {
   readonly wallUnknown: boolean;
   /** What the floor is laid from; who was put somewhere by hand changes nothing of it. */
   readonly toPlace: readonly ToPlace[];
+  readonly spotted: readonly Spotted[];
   readonly floorStock: FloorStock;
 }
 
@@ -40,7 +41,7 @@ export const usedOf = ({ seats, inTwo }: Pick<SetUp, 'seats' | 'inTwo'>): SeatPl
 
 /** Seats first; where not all sit at once, in two waves; then whether all can hold on, and what everybody's place asks for. */
 export async function setUpOf(
-  { people, sitters, blocks, spotters }: ToSetUp,
+  { people, sitters, blocks, spotted }: ToSetUp,
   cupboard: Cupboard,
   solve: Solve,
 ): Promise<SetUp> {
@@ -60,10 +61,13 @@ export async function setUpOf(
     held: blocks.filter((b) => b.holding.length > 0).map((b) => heldIn(b, stock)),
     carries: carriesOf(blocks, used.seats.length, stock),
     wallUnknown: cupboard.wallM === null,
-    toPlace: people.map((personId) => ({
-      ...{ personId, needs: needs.get(personId) ?? 'none' },
-      ...{ seat: seatOf.get(personId) ?? null, spotter: spotters.get(personId) ?? null },
-    })),
+    toPlace: sideBySide(
+      people.map((personId) => ({
+        ...{ personId, needs: needs.get(personId) ?? 'none', seat: seatOf.get(personId) ?? null },
+      })),
+      spotted,
+    ),
+    spotted,
     floorStock: {
       ...{ rail: cupboard.railPlaces, tables: cupboard.tables, straps: cupboard.straps },
       // What crosses to the browser as JSON has no infinity; more chairs than people never stand along a wall.
