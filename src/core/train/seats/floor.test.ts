@@ -128,6 +128,10 @@ describe('a place kept by hand', () => {
     expect(placeFaults(layFloor(people, hall({ rail: 1 }), kept), people, [])).toEqual([
       { kind: 'taken', n: 3, personId: 'a', by: 'c' },
     ]);
+    // One place is wanted by one: with two short of it the second is short whoever stands there.
+    const four = [...people, one('d', 'fixed')];
+    const short = placeFaults(layFloor(four, hall({ rail: 1, wall: 0 }), kept), four, []);
+    expect(short.filter((f) => f.kind === 'taken')).toHaveLength(1);
     // A hall that is short by itself breaks nothing: how many turns it takes is told elsewhere.
     expect(placeFaults(layFloor([one('a', 'fixed'), one('b', 'fixed')], hall({ rail: 1 })), people, [])).toEqual([]);
   });

@@ -280,15 +280,24 @@ export function placeFaults(
   const faults: PlaceFault[] = lost.map((personId) => ({ kind: 'gone', personId }));
   const does = ({ kind, hasChair }: FloorPlace, need: Need): boolean =>
     serves(kind, need) && (need === 'none' || kind !== 'wall' || hasChair);
+  /** One place is wanted by one: the rest are short of it whoever stands there. */
+  const wanted = new Set<PlaceId>();
   for (const place of places)
     for (const personId of place.people) {
       const { n, kind, kept, hasChair } = place;
       const need = needs(personId);
       if (does(place, need)) continue;
-      const by = places.find((p) => does(p, need) && p.people.every((id) => strict[needs(id)] > strict[need]))
-        ?.people[0];
-      if (kept) faults.push({ kind: kind === 'wall' && hasChair ? 'only-a-chair' : 'nothing-to-hold', n, personId });
-      else if (by !== undefined) faults.push({ kind: 'taken', n, personId, by });
+      if (kept) {
+        faults.push({ kind: kind === 'wall' && hasChair ? 'only-a-chair' : 'nothing-to-hold', n, personId });
+        continue;
+      }
+      const better = places.find(
+        (p) => !wanted.has(p.id) && does(p, need) && p.people.every((id) => strict[needs(id)] > strict[need]),
+      );
+      const by = better?.people[0];
+      if (!better || by === undefined) continue;
+      wanted.add(better.id);
+      faults.push({ kind: 'taken', n, personId, by });
     }
   return [...faults, ...spotted.flatMap((s) => apart(places, s) ?? [])];
 }
