@@ -3,6 +3,8 @@
 import { levelRules } from '../src/catalogue/rules';
 import { assignLevels } from '../src/core/level/assign';
 import { plainFacts } from '../src/core/shapes/facts';
+import { emptyCupboard } from '../src/core/intake/cupboard';
+import { toBuy } from '../src/core/train/seats/toBuy';
 import { planSeats } from '../src/core/train/seats/programme';
 import type { SeatStock, Sitter } from '../src/core/train/seats/problem';
 import { solve } from '../src/use-cases/solve';
@@ -91,5 +93,11 @@ for (const [words, n, stock] of [
         `(${median(times).toFixed(0)} ms, the longest ${Math.max(...times).toFixed(0)} ms here), proven ${proven} of 20`,
     );
   }
+const groups = Array.from({ length: 8 }, (_, i) => ({ name: `group ${i}`, sitters: sittersOf(20), blocks: [] }));
+const cupboard = { ...emptyCupboard, ...twelve };
+const buying = await timed(() => toBuy(groups, cupboard, solve));
+console.log(
+  `what to buy for 8 groups of 20 on 12 chairs: ${(buying / judged).toFixed(1)} of judging 30 people (${buying.toFixed(0)} ms here)`,
+);
 clearInterval(ticking);
 console.log(`the server's own thread was never held up for more than ${answered.most.toFixed(0)} ms meanwhile`);

@@ -136,6 +136,8 @@ const screens: [string, () => string][] = [
   ['a new exercise', () => '/library/exercises/new'],
   ['cupboard', () => '/library/cupboard'],
   ['a seat to hover over', () => '/library/seat?height=160&shown=46'],
+  ['what to buy', () => '/library/buy?with=chair-48'],
+  ['what to buy, nothing that is known', () => '/library/buy?with=sofa'],
   ['the hall', () => '/hall'],
   ['what waits', () => '/waiting'],
   ['intake of a record that cannot be shown', odile('/intake?look=again')],

@@ -1,11 +1,7 @@
-import { ladders as shippedLadders, accessories } from '../catalogue/ladders';
 import { posesOf } from '../catalogue/ladders/poses';
-import { highestSeat } from '../core/level/target';
-import type { Facts } from '../core/shapes/facts';
 import type { KeptPlace } from '../core/shapes/hallPlace';
-import type { LevelRules } from '../core/shapes/ladder';
 import type { Cupboard, PersonId, UnitSystem } from '../core/shapes/person';
-import type { HeldBlock, Holding } from '../core/train/seats/holds';
+import type { HeldBlock } from '../core/train/seats/holds';
 import type { Sitter } from '../core/train/seats/problem';
 import { setUpOf, type SetUp } from '../core/train/seats/setUp';
 import { doneAtOnce, spottedIn, toCarry, variantsIn, type ClassPlan, type ToCarry } from '../core/train/plan';
@@ -15,6 +11,7 @@ import { placeMoves } from '../schemas/classPlan';
 import { parse } from '../schemas/parse';
 import { peopleInClass, readClass, rungsIn, type InClass } from './classes';
 import { together, type Desk } from './desk';
+import { heldBy, sittersOf } from './hallAsks';
 import { readPlace } from './places';
 import { solve } from './solve';
 
@@ -96,30 +93,12 @@ function byShelf({ people }: ClassPlan, variants: readonly Variant[]): PersonId[
   return [...people].sort((a, b) => (first.get(a) ?? 'Z').localeCompare(first.get(b) ?? 'Z'));
 }
 
-/** One seat a person for the whole class: the highest that anything of theirs asks for. */
-function sittersOf(
-  variants: readonly Pick<Variant, 'personId' | 'pattern' | 'rung' | 'targetCm'>[],
-  people: readonly InClass[],
-  rules: Pick<LevelRules, 'house'>,
-): Sitter[] {
-  const seats = variants.filter(isSat);
-  return people.flatMap(({ view: { person }, facts }) => {
-    const heights = seats.flatMap((v) => (v.personId === person.id ? (v.targetCm ?? []) : []));
-    if (heights.length === 0) return [];
-    return [{ personId: person.id, targetCm: Math.max(...heights), mostCm: highestSeat(facts, rules) }];
-  });
-}
-
 /** What the level that asks for the seat puts under the feet. */
 function stepUnder({ personId, targetCm }: Sitter, people: readonly InClass[]): number {
   const one = people.find((p) => p.view.person.id === personId);
   const levels = (one?.ladders ?? []).map((l) => l.level).filter((l) => l.targetCm === targetCm);
   return Math.max(0, ...levels.map((l) => l.firmStepCm ?? 0));
 }
-
-/** A height that is sat on or touched, not one that is lifted from. */
-const isSat = ({ pattern, rung, targetCm }: Pick<Variant, 'pattern' | 'rung' | 'targetCm'>): boolean =>
-  targetCm !== null && posesOf(pattern, rung)?.props.includes('box') !== true;
 
 function blocksOf(plan: ClassPlan, people: readonly InClass[]): HeldBlock[] {
   // Parts of a block come one after the other: the one that holds most.
@@ -128,29 +107,4 @@ function blocksOf(plan: ClassPlan, people: readonly InClass[]): HeldBlock[] {
       .map((together) => heldBy(block.title, together.filter(isVariant), people))
       .reduce<HeldBlock[]>(([most], one) => [!most || one.holding.length > most.holding.length ? one : most], []),
   );
-}
-
-type Held = Pick<Variant, 'personId' | 'pattern' | 'rung' | 'support' | 'targetCm'>;
-
-/** What so many do at once, as the hall has to hold it. */
-function heldBy(title: string, doing: readonly Held[], people: readonly InClass[]): HeldBlock {
-  const factsOf = (id: PersonId) => people.find((p) => p.view.person.id === id)?.facts;
-  return {
-    title,
-    holding: doing.flatMap((v) => holdingOf(v, factsOf(v.personId)) ?? []),
-    sitting: doing.filter((v) => isSat(v) || posesOf(v.pattern, v.rung)?.props.includes('chair') === true).length,
-  };
-}
-
-const rungs = [...shippedLadders, ...accessories].flatMap((l) => l.rungs.map((r) => ({ pattern: l.pattern, ...r })));
-
-/** What somebody holds; `null` of free hands and of what the movement holds by itself. */
-function holdingOf({ pattern, rung, support, personId }: Held, facts: Facts | undefined): Holding | null {
-  const hold = posesOf(pattern, rung)?.hold;
-  if (hold === undefined || support === '0') return null;
-  const railUnder = rungs.find((r) => r.pattern === pattern && r.rung === rung)?.railUnder;
-  const stage = facts?.results.findLast((r) => r.test === 'four-stage' && r.outcome === 'done')?.value ?? 0;
-  // A chair is pushed down on and never pulled: squats and wide holds have something fixed.
-  const fixed = pattern === 'S' || pattern === 'W' || (railUnder !== undefined && stage < railUnder.under);
-  return { personId, fixed };
 }

@@ -5,6 +5,7 @@ import type { Cupboard, UnitSystem } from '../../core/shapes/person';
 import type { FloorPlace, FloorSlot, PlaceFault } from '../../core/train/seats/floor';
 import type { HeldAnswer, Short } from '../../core/train/seats/holds';
 import type { SeatKind } from '../../core/train/seats/problem';
+import type { Thing } from '../../core/train/seats/toBuy';
 import type { SeatPlan } from '../../core/train/seats/programme';
 import { mostCarries } from '../../core/train/seats/holds';
 import { usedOf, type SetUp } from '../../core/train/seats/setUp';
@@ -22,6 +23,12 @@ export function seatWords({ chairCm, padsCm, heightCm, arms }: SeatKind, units: 
   if (padsCm.length === 0) return chair;
   return `${chair}, ${padsCm.length === 1 ? 'pad' : 'pads'} of ${padsCm.map(cm).join(' and ')}: ${cm(heightCm)}`;
 }
+
+/** `firm chair of 46 cm`, `pad of 3 cm`, `2.0 m of rail`. */
+export const thingWords = ({ what, cm }: Thing, units: UnitSystem): string =>
+  what === 'rail'
+    ? `${wallWords(cm / 100, units)} of rail`
+    : `${what === 'chair' ? 'firm chair' : 'pad'} of ${shortLengthWords(cm, unitsOf[units].length)}`;
 
 /** Names as they are said: `Ada`, `Ada and Bo`, `Ada, Bo and Cleo`. */
 export const namesWords = (names: readonly string[]): string =>
@@ -64,7 +71,7 @@ export function toldOf(
       return by > 0 ? [`${nameOf(id)} ${cm(by)}`] : [];
     }),
   );
-  const more = oneMore && `${oneMore.what === 'chair' ? 'firm chair' : 'pad'} of ${cm(oneMore.cm)}`;
+  const more = oneMore && thingWords(oneMore, units);
   return [
     ...(used.waves === 2
       ? [

@@ -74,12 +74,17 @@ export function LibraryScreen({
             <div className="mt-2">
               <SeatRow kit={kit} unit={unit} />
             </div>
-            <ButtonLink look="line" href="/library/cupboard" className="mt-3" hotkey="C">
-              Change what is there
-            </ButtonLink>
-            <ButtonLink look="plain" href="/library/seat" className="mt-3">
-              A seat to hover over
-            </ButtonLink>
+            <p className="mt-3 flex flex-wrap gap-3">
+              <ButtonLink look="line" href="/library/cupboard" hotkey="C">
+                Change what is there
+              </ButtonLink>
+              <ButtonLink look="line" href="/library/buy">
+                What to buy
+              </ButtonLink>
+              <ButtonLink look="plain" href="/library/seat">
+                A seat to hover over
+              </ButtonLink>
+            </p>
           </section>
           <section aria-labelledby="cautions">
             <Heading id="cautions">Cautions</Heading>

@@ -21,6 +21,18 @@ describe('holding on', () => {
     [4, 3, 0, {}, 1, []],
     [4, 4, 0, {}, 2, [['wall', 0.9]]],
     [5, 0, 0, {}, 2, [['rail', 1]]],
+    // Said whole: with the rail alone the rest still could not.
+    [
+      5,
+      4,
+      12,
+      { wall: null },
+      2,
+      [
+        ['rail', 1],
+        ['chair', 4],
+      ],
+    ],
     // A chair that is sat on is not held by another at once.
     [0, 7, 10, {}, 2, [['chair', 1]]],
     [
@@ -44,6 +56,17 @@ describe('holding on', () => {
       expect([said.turns, said.short.map(({ what, by }) => [what, by])]).toEqual([turns, short]);
     },
   );
+});
+
+test.each<[number, number, number, Partial<HoldStock>, number]>([
+  // A chair that is free holds nobody who needs something fixed.
+  [10, 0, 0, { fixed: 8, chairs: 5 }, 8],
+  [10, 4, 0, { fixed: 8, chairs: 5 }, 11],
+  [2, 9, 0, { fixed: 4, wall: 9, chairs: 5 }, 9],
+  [2, 9, 3, { fixed: 4, wall: 9, chairs: 5 }, 6],
+  [1, 1, 0, {}, 2],
+])('of %i at something fixed and %i at either, %i sitting, %j: %i at once', (f, e, sit, more, atOnce) => {
+  expect(heldIn(block(f, e, sit), stock(more)).atOnce).toBe(atOnce);
 });
 
 describe('how often chairs are carried', () => {

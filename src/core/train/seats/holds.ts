@@ -76,8 +76,14 @@ export interface Short {
 
 /** Whether so many can hold on at once. */
 function fits(fixed: number, either: number, sitting: number, stock: HoldStock): boolean {
+  return atOnceOf(fixed, either, sitting, stock) === fixed + either;
+}
+
+/** The most who hold on at once: whoever needs something fixed has it first, what is left of it and chairs are for the rest. */
+function atOnceOf(fixed: number, either: number, sitting: number, stock: HoldStock): number {
   const chairs = Math.max(0, Math.min(stock.wall ?? stock.chairs, stock.chairs - sitting));
-  return fixed <= stock.fixed && fixed + either <= stock.fixed + chairs;
+  const held = Math.min(fixed, stock.fixed);
+  return held + Math.min(either, stock.fixed - held + chairs);
 }
 
 /** Whether everybody of a block can hold on at once, else in how many turns, each at most as many as fit. */
@@ -88,15 +94,20 @@ export function heldIn({ title, holding, sitting }: HeldBlock, stock: HoldStock)
   const turns = Array.from({ length: Math.max(1, holding.length) }, (_, i) => i + 1).find((t) =>
     fits(each(fixed, t), each(either, t), each(sitting, t), stock),
   );
-  const chairs = Math.max(0, Math.min(stock.wall ?? stock.chairs, stock.chairs - sitting));
-  const onChairs = Math.max(0, fixed + either - stock.fixed);
+  // With as much that is fixed as is needed: what else is short.
+  const onChairs = Math.max(0, fixed + either - Math.max(stock.fixed, fixed));
   const byChairs = onChairs - Math.max(0, stock.chairs - sitting);
   const byWall = stock.wall === null ? 0 : onChairs - stock.wall;
-  const enoughFixed = fixed <= stock.fixed;
   const short: Short[] = [
-    ...(enoughFixed ? [] : [{ what: 'rail' as const, by: fixed - stock.fixed }]),
-    ...(enoughFixed && byWall > 0 ? [{ what: 'wall' as const, by: Math.round(byWall * wallForChairM * 10) / 10 }] : []),
-    ...(enoughFixed && byChairs > 0 ? [{ what: 'chair' as const, by: byChairs }] : []),
+    ...(fixed > stock.fixed ? [{ what: 'rail' as const, by: fixed - stock.fixed }] : []),
+    ...(byWall > 0 ? [{ what: 'wall' as const, by: Math.round(byWall * wallForChairM * 10) / 10 }] : []),
+    ...(byChairs > 0 ? [{ what: 'chair' as const, by: byChairs }] : []),
   ];
-  return { title, holding: holding.length, atOnce: stock.fixed + chairs, turns: turns ?? null, short };
+  return {
+    title,
+    holding: holding.length,
+    atOnce: atOnceOf(fixed, either, sitting, stock),
+    turns: turns ?? null,
+    short,
+  };
 }

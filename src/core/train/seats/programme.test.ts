@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import highsLoader from 'highs';
 import { beforeAll, describe, expect, test } from 'vitest';
 import { seatKinds, suits, type SeatKind, type SeatStock, type Sitter } from './problem';
-import { planSeats, type SeatPlan, type Solve } from './programme';
+import { planSeats, seatsAndOver, type SeatPlan, type Solve } from './programme';
 
 let solve: Solve;
 beforeAll(async () => {
@@ -164,6 +164,15 @@ describe('seats for a class', () => {
         for (const [thing, n] of used(plan)) expect(n).toBeLessThanOrEqual(has(stock, thing));
       }),
       { numRuns: 60 },
+    );
+  });
+  test('asked without the plan, in one programme, it says the same', async () => {
+    await fc.assert(
+      fc.asyncProperty(people(30), stocks, async (all, stock) => {
+        const { unseated, overCm } = await planSeats(all, stock, 1, solve);
+        expect(await seatsAndOver(all, stock, solve)).toEqual({ seated: all.length - unseated.length, overCm });
+      }),
+      { numRuns: 100 },
     );
   });
   test('one more chair never seats fewer, nor does a second wave', async () => {

@@ -1,5 +1,14 @@
 import type { PersonId } from '../../shapes/person';
-import { chairKey, groupsOf, seatKinds, stockOf, type SeatKind, type SeatStock, type Sitter } from './problem';
+import {
+  chairKey,
+  groupsOf,
+  mostOverCm,
+  seatKinds,
+  stockOf,
+  type SeatKind,
+  type SeatStock,
+  type Sitter,
+} from './problem';
 
 /** What a solver of linear programmes in whole numbers says of one, written in the LP format. */
 export interface Solved {
@@ -41,9 +50,9 @@ export async function planSeats(
   solve: Solve,
 ): Promise<SeatPlan> {
   const model = modelOf(sitters, stock, waves);
+  if (model.pairs.length === 0) return planFrom(sitters, model, {}, waves, true);
   const all = model.pairs.map((p) => p.name);
   const over = model.pairs.filter((p) => p.overCm > 0);
-  if (all.length === 0) return planFrom(sitters, model, {}, waves, true);
   const seated = await solve(lpOf(model, 'Maximize', all.join(' + '), []));
   const most = sumAt(seated, all);
   const atLeast = `${all.join(' + ')} >= ${most}`;
@@ -63,6 +72,28 @@ export async function planSeats(
     waves,
     each.every((s) => s.kind === 'proven'),
   );
+}
+
+/** How many of some people are seated at once, and all their centimetres over, where the least of what is carried does not matter. */
+export interface SeatsAndOver {
+  readonly seated: number;
+  readonly overCm: number;
+}
+
+/**
+ * The first two answers of `planSeats` without the plan, in one programme: one person more outweighs all centimetres that all could sit
+ * too high.
+ */
+export async function seatsAndOver(sitters: readonly Sitter[], stock: SeatStock, solve: Solve): Promise<SeatsAndOver> {
+  const model = modelOf(sitters, stock, 1);
+  if (model.pairs.length === 0) return { seated: 0, overCm: 0 };
+  const most = mostOverCm * sitters.length + 1;
+  const goal = model.pairs.map((p) => `${most - p.overCm} ${p.name}`).join(' + ');
+  const solved = await solve(lpOf(model, 'Maximize', goal, []));
+  return {
+    seated: model.pairs.reduce((sum, p) => sum + at(solved, p.name), 0),
+    overCm: model.pairs.reduce((sum, p) => sum + p.overCm * at(solved, p.name), 0),
+  };
 }
 
 const at = ({ at: values }: Solved, name: string): number => Math.round(values[name] ?? 0);
