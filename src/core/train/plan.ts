@@ -89,7 +89,7 @@ export function withoutPerson(plan: ClassPlan, id: PersonId): ClassPlan {
 }
 
 /**
- * What is done at the same time in a block: one part after the other by all, or all stations beside each other, a third of the list at
+ * What is done at the same time in a block: one part after the other by all, or all stations beside each other, a third of the group at
  * each, who move on by one with each turn.
  */
 export function doneAtOnce(
@@ -98,8 +98,23 @@ export function doneAtOnce(
 ): readonly (readonly Doing[])[] {
   const parts = doing.find((d) => d.block === id)?.parts ?? [];
   if (!stations) return parts;
-  const stationOf = (one: PersonId) => (people.indexOf(one) + stations.turn) % parts.length;
+  const thirds = dealtOut(people, parts);
+  const stationOf = (one: PersonId) => ((thirds.get(one) ?? 0) + stations.turn) % parts.length;
   return [parts.flatMap((part, i) => part.filter((d) => stationOf(d.personId) === i))];
+}
+
+/**
+ * Who goes round the stations together: dealt out with whoever is held closest at any of them first, so that no group holds more than
+ * another by more than one, at whatever station it stands.
+ */
+function dealtOut(people: readonly PersonId[], parts: readonly (readonly Doing[])[]): ReadonlyMap<PersonId, number> {
+  const closest = new Map<PersonId, string>();
+  for (const { personId, shelf } of parts.flat().filter(isVariant))
+    if (shelf < (closest.get(personId) ?? 'Z')) closest.set(personId, shelf);
+  const shelfOf = (id: PersonId): string => closest.get(id) ?? 'Z';
+  return new Map(
+    [...people].sort((a, b) => shelfOf(a).localeCompare(shelfOf(b))).map((id, i) => [id, i % parts.length]),
+  );
 }
 
 /** Whom one who may spot stands by in the same movement, by turns; of each spotter one entry, more than one person in it. */
