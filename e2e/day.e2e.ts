@@ -127,8 +127,10 @@ describe('a morning with twelve people', () => {
     await seat?.click({ clickCount: 3 });
     await seat?.type('48');
     await says(page, '[data-testid=off-norm]', 'The norms assume a seat of 43.2 cm');
+    // Back on the usual seat each lane has its chair.
     await seat?.click({ clickCount: 3 });
     await seat?.type('43');
+    await says(page, '[data-testid=chairs-out]', 'chair of 43 cm');
     expect((await findings(page)).violations).toEqual([]);
     // Four positions are taken once, for the battery and for themselves.
     const battery = await page.waitForSelector(boxOf('Three-part battery'));

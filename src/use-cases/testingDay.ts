@@ -3,6 +3,7 @@ import { daySets } from '../catalogue/testing-day/daySets';
 import { knownOn } from '../core/intake/known';
 import { decidingTests } from '../core/level/deciding';
 import { compareNames } from '../core/math/names';
+import { stationChairs, type StationChairs } from '../core/measure/day/chairs';
 import { dayResults, type DayAttempt } from '../core/measure/day/dayResults';
 import { dayState } from '../core/measure/day/dayState';
 import { guestOf } from '../core/measure/day/guest';
@@ -149,6 +150,8 @@ export interface SetOffered {
   readonly leastMinutes: number;
   readonly longestWaitMinutes: number;
   readonly unstaffed: readonly string[];
+  /** What stands at the stations. */
+  readonly chairs: readonly StationChairs[];
 }
 
 export interface OfferedDay {
@@ -159,6 +162,9 @@ export interface OfferedDay {
   readonly withSpotter: number | null;
   readonly sets: readonly SetOffered[];
 }
+
+/** Tests that start on a chair. */
+const onChairs: ReadonlySet<string> = new Set(protocols.flatMap((p) => (p.seatCm === undefined ? [] : p.id)));
 
 /** What today’s sitting could do with these of the staff in so many minutes. */
 export async function offerToday(desk: Desk, staffIds: readonly string[], minutes: number): Promise<OfferedDay> {
@@ -192,12 +198,14 @@ export async function offerToday(desk: Desk, staffIds: readonly string[], minute
   const { tests } = await testsOfDay(desk);
   const limited = { ...daySets, mostS: 60 * minutes };
   const offer = offerDay(comers, tests, staff, limited);
+  const { own } = dayState(await listDayNotes(desk.db, today));
   const asSet = (id: SetOffered['id'], ids: readonly string[]): SetOffered => {
     const { plan, minutes: takes } = planSet(comers, ids, tests, staff, limited);
     return {
       ...{ id, tests: ids, minutes: takes, unstaffed: plan.unstaffed },
       leastMinutes: Math.ceil((plan.leastS + daySets.besidesS) / 60),
       longestWaitMinutes: Math.ceil(plan.longestWaitS / 60),
+      chairs: stationChairs(plan.calls, onChairs, (one) => own.get(one)?.seatCm ?? null),
     };
   };
   return {

@@ -9,6 +9,7 @@ const singulars: Readonly<Record<string, string>> = {
   touches: 'touch',
   people: 'person',
   chairs: 'chair',
+  lanes: 'lane',
   'firm steps': 'firm step',
   pads: 'pad',
   mats: 'mat',

@@ -3,6 +3,7 @@ import { Heading } from '../../touch/heading';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { protocolById } from '../../../catalogue/protocols';
+import type { StationChairs } from '../../../core/measure/day/chairs';
 import { dayState } from '../../../core/measure/day/dayState';
 import { isOffNorm } from '../../../core/measure/offNorm';
 import { sentenceIn } from '../../../core/math/units';
@@ -19,8 +20,10 @@ import { FootBar } from '../../touch/footBar';
 import { MeasureField } from '../../touch/measureField';
 import { useOneAtATime } from '../../touch/useOneAtATime';
 import { dayWords, longDay } from '../../words';
+import { ChairsOut } from './chairsOut';
 import { mayWords, staffName, testsWords, testWord } from './dayWords';
 import { noteDay } from './noteDay';
+import type { FindChairs } from './useChairs';
 
 type SetId = 'full' | 'first' | 'rest' | 'battery';
 
@@ -32,6 +35,7 @@ interface SetShown {
   readonly leastMinutes: number;
   readonly longestWaitMinutes: number;
   readonly unstaffed: readonly string[];
+  readonly chairs: readonly StationChairs[];
 }
 
 interface Named {
@@ -67,6 +71,7 @@ interface Props {
     readonly people: readonly (Named & { readonly tests: readonly string[] })[];
   } | null;
   readonly seatsCm: readonly number[];
+  readonly findChairs: FindChairs;
   /** Another day was asked for than today. */
   readonly otherDay: 'past' | 'to-come' | null;
 }
@@ -360,6 +365,9 @@ export function DayPlanScreen(props: Props) {
               </p>
             )}
           </div>
+          {set && set.chairs.length > 0 && hall.seatCm !== undefined && seatFault === undefined && (
+            <ChairsOut chairs={set.chairs} seatCm={hall.seatCm} helpers={helpers} find={props.findChairs} />
+          )}
         </section>
       </div>
       <FootBar>

@@ -9,6 +9,7 @@ import { readHelpers } from '../../../../use-cases/helpers';
 import { readPlace } from '../../../../use-cases/places';
 import { furtherTests, leftOver, offerToday, readDay, staffOf, testsOfDay } from '../../../../use-cases/testingDay';
 import { seat } from '../../actions';
+import { findChairs } from '../actions';
 
 export const metadata: Metadata = { title: 'Plan a testing day' };
 
@@ -37,6 +38,7 @@ export default async function DayPage({ searchParams }: Params) {
         notes={notes}
         groups={await groupsToSeat(desk)}
         seat={seat}
+        findChairs={findChairs}
         sitting={(await readSheetPeople(desk, null)).people}
         {...await offerToday(desk, present, minutes)}
         staff={staff}
