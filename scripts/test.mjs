@@ -44,7 +44,7 @@ const looks = ['screens', 'cards', 'paper'].map(file);
 const forms = ['intake', 'readiness', 'scores', 'levels', 'lanes'].map(file);
 // Server and browser are killed by chance; the seed is printed, and `npm run soak -- 5 seed` does it again.
 await beside(
-  [[...vitest, 'unit']],
+  [[...vitest, 'unit*']],
   [
     [...e2e, ...programs],
     ['scripts/soak.mjs', '5'],

@@ -149,6 +149,15 @@ describe('the house', () => {
     rmSync(dir, { recursive: true });
   });
 
+  test('what needs a browser of its own says so in its name, and has a world of its own', () => {
+    const files = readdirSync('src', { recursive: true, encoding: 'utf8' }).filter((f) => f.endsWith('.test.ts'));
+    const needing = files.filter((f) =>
+      /^import .*'(idb|fake-indexeddb\/auto)'/m.test(readFileSync(join('src', f), 'utf8')),
+    );
+    expect(needing.length).toBeGreaterThan(0);
+    expect(needing.filter((f) => !f.endsWith('.browser.test.ts'))).toEqual([]);
+  });
+
   test('no import leaves its room, none leads in a circle', { timeout: 60_000 }, async () => {
     expect(await faults(process.cwd(), 'src/')).toEqual([]);
   });
