@@ -403,5 +403,14 @@ test('somebody put elsewhere in the hall: dragged off the rail it says what that
   await page.reload({ waitUntil: 'networkidle0' });
   await page.waitForFunction(() => !document.body.textContent.includes('put there by hand'));
   await looksRight(page);
+  // On a phone, where there is no picture: out of a list.
+  await resize(page, 390, 844);
+  await page.click('[data-testid=set-up-places] button[aria-expanded=false]');
+  const list = '[data-testid=set-up-places] select';
+  const last = await page.$eval(list, (places) => places.options[places.childElementCount - 1]?.value);
+  await looksRight(page);
+  await page.select(list, last ?? '');
+  await says(page, '[data-testid=set-up-places]', 'put there by hand');
+  await resize(page, 1280, 800);
   expect(faults).toEqual([]);
 });

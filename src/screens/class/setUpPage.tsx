@@ -7,16 +7,18 @@ import type { KeptPlace, PlaceId } from '../../core/shapes/hallPlace';
 import type { RungPoses } from '../../core/shapes/pose';
 import type { Cupboard, PersonId, UnitSystem } from '../../core/shapes/person';
 import { doneAtOnce, spottedIn, type ClassPlan, type ToCarry } from '../../core/train/plan';
+import { turnsOn, type FloorSlot } from '../../core/train/seats/floor';
 import { usedOf, type SetUp } from '../../core/train/seats/setUp';
 import { isVariant, type Variant } from '../../core/train/variant';
 import { SolvedFigure } from '../drawing/solvedFigure';
 import { BackLink } from '../touch/backLink';
 import { Button, ButtonLink } from '../touch/button';
+import { Choice } from '../touch/field';
 import { PrintButton } from '../touch/printButton';
 import { dayWords } from '../words';
 import type { DrawnPlace } from './hallPicture';
 import { HallPlan } from './hallPlan';
-import { carryWords, faultWords, railWords, seatWords, toldOf, whereWords } from './setUpWords';
+import { carryWords, faultWords, railWords, seatWords, slotWords, toldOf, turnWords, whereWords } from './setUpWords';
 import { usePlaces, type Keep } from './usePlaces';
 
 interface Props {
@@ -68,6 +70,8 @@ export function SetUpPage(props: Props) {
   const told = toldOf(setUp, (id) => sat[id]?.targetCm, nameOf, units);
   const broken = faults.map((f) => faultWords(f, nameOf, units));
   const movements = plan.laid.filter((b) => b.parts);
+  const holding = setUp.held.find((h) => h.title === block?.title)?.who ?? [];
+  const turns = turnWords(turnsOn(floor, holding), nameOf);
   const chosen = places.find((p) => p.id === picked);
   return (
     <div className="pt-3 print:pt-0">
@@ -140,6 +144,11 @@ export function SetUpPage(props: Props) {
           </button>
         ))}
       </div>
+      {turns !== null && (
+        <p className="mt-2 max-sm:hidden print:hidden" data-testid="set-up-turns">
+          {turns}
+        </p>
+      )}
       {!closed && (
         <p className="mt-2 min-h-12 max-sm:hidden print:hidden" data-testid="set-up-move">
           {chosen ? (
@@ -205,6 +214,19 @@ export function SetUpPage(props: Props) {
                     {block && `: ${doneWords(p, doing ?? [], nameOf)}`}
                     {p.spotter !== null && `; ${p.spotter} stands by`}
                     {p.kept && '; put there by hand'}
+                    {!closed && (
+                      <Elsewhere
+                        place={p}
+                        slots={[...places, ...floor.free]}
+                        isOpen={picked === p.id}
+                        open={() => pick(picked === p.id ? null : p.id)}
+                        to={(id) => {
+                          const [who] = p.people;
+                          if (who !== undefined) move(who, id);
+                          pick(null);
+                        }}
+                      />
+                    )}
                   </span>
                 </li>
               ))}
@@ -213,6 +235,50 @@ export function SetUpPage(props: Props) {
         </div>
       </div>
     </div>
+  );
+}
+
+/** Another place out of a list, on a screen too narrow for the picture. */
+function Elsewhere({
+  place,
+  slots,
+  isOpen,
+  open,
+  to,
+}: {
+  place: DrawnPlace;
+  slots: readonly (FloorSlot | DrawnPlace)[];
+  isOpen: boolean;
+  open: () => void;
+  to: (id: PlaceId) => void;
+}) {
+  const names = place.names.join(' and ');
+  return (
+    <span className="block sm:hidden print:hidden">
+      <Button look="plain" className="min-h-11!" aria-expanded={isOpen} onClick={open}>
+        {isOpen ? 'Stays there' : 'Elsewhere'}
+        <span className="sr-only"> {names}</span>
+      </Button>
+      {isOpen && (
+        <Choice
+          size="line"
+          className="block max-w-full"
+          aria-label={`Where ${names} stands`}
+          value={place.id}
+          onChange={(event) => {
+            const slot = slots.find((one) => one.id === event.target.value);
+            if (slot) to(slot.id);
+          }}
+        >
+          {slots.map((slot) => (
+            <option key={slot.id} value={slot.id}>
+              {slotWords(slot)}
+              {'names' in slot ? `, ${slot.names.join(' and ')}` : ', free'}
+            </option>
+          ))}
+        </Choice>
+      )}
+    </span>
   );
 }
 

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import type { SeatKind } from '../../core/train/seats/problem';
 import type { SeatPlan } from '../../core/train/seats/programme';
-import { carryWords, faultWords, namesWords, seatWords, toldOf, wallWords } from './setUpWords';
+import { carryWords, faultWords, namesWords, seatWords, toldOf, turnWords, wallWords } from './setUpWords';
 
 const kind = (chairCm: number, padsCm: readonly number[] = [], arms = false): SeatKind => ({
   ...{ id: '', chairCm, padsCm, arms },
@@ -27,11 +27,12 @@ const told = (
     (id) => id,
     units,
   );
-const lunge = (more: object) => ({ title: 'Lunge', holding: 9, atOnce: 8, turns: 2, short: [], ...more });
+const holding = (n: number) => Array.from({ length: n }, (_, i) => ({ personId: `p${i}`, fixed: false }));
+const lunge = (more: object) => ({ title: 'Lunge', who: holding(9), atOnce: 8, turns: 2, short: [], ...more });
 
 describe('what is said of a set-up', () => {
   test('nothing, where everybody sits at their height and all can hold on', () => {
-    expect(told({ held: [lunge({ holding: 4, turns: 1 })] })).toEqual([]);
+    expect(told({ held: [lunge({ who: holding(4), turns: 1 })] })).toEqual([]);
   });
   test('in two waves how many sit at once; who has no seat is named with their height, and nobody sits lower', () => {
     const inTwo = seats({ waves: 2, seats: [{ kind: kind(43), people: ['Ada', 'Cleo'] }], unseated: ['Bo'] });
@@ -109,4 +110,11 @@ test('a seat, what is carried, names and walls in words', () => {
   ]);
   // Rounded up: it is what is needed.
   expect([wallWords(0.9, 'metric'), wallWords(0.9, 'us')]).toEqual(['0.9 m', '3 ft']);
+});
+
+test('turns in words; where all hold on at once there is nothing to say', () => {
+  const said = (...turns: readonly (readonly string[])[]) => turnWords(turns, (id) => id);
+  expect(said(['Ada', 'Bo'], ['Cleo'])).toBe('First Ada and Bo; then, in the places of these, Cleo.');
+  expect(said(['Ada'], ['Bo'], ['Cleo'])).toBe('First Ada; then, in the places of these, Bo; then Cleo.');
+  expect([said(), said(['Ada'])]).toEqual([null, null]);
 });

@@ -40,13 +40,20 @@ const shortWords = ({ what, by }: Short, units: UnitSystem): string => {
   return by === 1 ? 'one more firm chair' : `${by} more firm chairs`;
 };
 
-const heldWords = ({ title, holding, atOnce, turns, short }: HeldAnswer, units: UnitSystem): string | null => {
+const heldWords = ({ title, who, atOnce, turns, short }: HeldAnswer, units: UnitSystem): string | null => {
   if (turns === 1) return null;
   const would = short.map((s) => shortWords(s, units)).join(' and ');
   if (turns === null)
     return `${title}: somebody holds on to something fixed, and there is nothing. It needs ${would}; till then it is left out or done seated.`;
-  return `${title}: ${amount(holding, 'people')} hold on, ${atOnce} at once. In ${turns} turns, or with ${would}.`;
+  return `${title}: ${amount(who.length, 'people')} hold on, ${atOnce} at once. In ${turns} turns, or with ${would}.`;
 };
+
+/** Who holds on first in a block, and who after them in the same places; nothing where all do at once. */
+export function turnWords(turns: readonly (readonly string[])[], nameOf: (id: string) => string): string | null {
+  const [first, ...then] = turns.map((ids) => namesWords(ids.map(nameOf)));
+  if (first === undefined || then.length === 0) return null;
+  return `First ${first}; then, in the places of these, ${then.join('; then ')}.`;
+}
 
 /** What is to be said of a set-up, the gravest first; empty where everything is as it should be. */
 export function toldOf(

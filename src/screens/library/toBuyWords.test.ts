@@ -2,7 +2,8 @@ import { describe, expect, test } from 'vitest';
 import type { Buy, GroupNow, ToBuy } from '../../core/train/seats/toBuy';
 import { answerWords, countsOf, groupWords, nearerWords, withLess, withMore } from './toBuyWords';
 
-const held = (more = {}) => ({ title: 'Squat', holding: 6, atOnce: 4, turns: 2, short: [], ...more });
+const who = Array.from({ length: 6 }, (_, i) => ({ personId: `p${i}`, fixed: true }));
+const held = (more = {}) => ({ title: 'Squat', who, atOnce: 4, turns: 2, short: [], ...more });
 const group = (more: Partial<GroupNow> = {}): GroupNow => ({
   ...{ name: 'Mon', sitting: 6, seated: 6, overCm: 0, held: [] },
   ...more,

@@ -79,6 +79,6 @@ export function groupWords({ sitting, seated, overCm, held }: GroupNow, units: U
   return [
     sitting === 0 ? 'nobody has a seat in their levels' : `${seated} of ${sitting} sit at once`,
     ...(overCm > 0 ? [`${cm(overCm)} higher than theirs, all together`] : []),
-    ...short.map((h) => `${h.title.toLowerCase()}: ${h.atOnce} of ${h.holding} hold on at once`),
+    ...short.map((h) => `${h.title.toLowerCase()}: ${h.atOnce} of ${h.who.length} hold on at once`),
   ];
 }

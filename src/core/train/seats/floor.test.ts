@@ -8,6 +8,7 @@ import {
   movedTo,
   placeFaults,
   sideBySide,
+  turnsOn,
   type FloorStock,
   type Need,
   type ToPlace,
@@ -92,6 +93,39 @@ test('what a place is called', () => {
   expect(['rail-1', 'floor-12', 'ceiling-1', 'rail-0', 'rail-', 'rail-123', ' rail-1'].filter(isPlaceId)).toEqual([
     ...['rail-1', 'floor-12'],
   ]);
+});
+
+describe('holding on by turns', () => {
+  const people = [one('a', 'fixed'), one('b', 'fixed'), one('c', 'either'), one('d', 'either'), one('e', 'none')];
+  const holding = (...ids: readonly string[]) =>
+    people.filter((p) => ids.includes(p.personId)).map((p) => ({ personId: p.personId, fixed: p.needs === 'fixed' }));
+  test('first whoever stands where they can hold on, then the others in the same places', () => {
+    const floor = layFloor(people, hall({ rail: 1, wall: 1 }));
+    expect(turnsOn(floor, holding('a', 'b', 'c', 'd'))).toEqual([
+      ['a', 'c'],
+      ['b', 'd'],
+    ]);
+    expect(turnsOn(floor, holding('a', 'c'))).toEqual([['a', 'c']]);
+    expect(turnsOn(floor, [])).toEqual([]);
+  });
+  test('whoever needs something fixed where there is nothing fixed is in no turn', () => {
+    const floor = layFloor(people, hall({ rail: 0, wall: 2 }));
+    expect(
+      turnsOn(floor, holding('a', 'b', 'c', 'd'))
+        .flat()
+        .sort(),
+    ).toEqual(['c', 'd']);
+  });
+  test('of two who share a seat one holds at a time', () => {
+    const two = [one('a', 'either', { seat: 's1' }), one('b', 'either', { seat: 's1' })];
+    const floor = layFloor(two, hall({ rail: 1 }));
+    expect(
+      turnsOn(
+        floor,
+        two.map((p) => ({ personId: p.personId, fixed: false })),
+      ),
+    ).toEqual([['a'], ['b']]);
+  });
 });
 
 describe('a place kept by hand', () => {
@@ -211,6 +245,26 @@ describe('a place kept by hand', () => {
         const byRule = floor.places.filter((p) => p.kind === 'wall' && p.seat === null && !p.kept);
         expect(byRule.length).toBeLessThanOrEqual(stock.spare);
         expect(layFloor(people, stock, kept)).toEqual(floor);
+      }),
+    );
+  });
+  test('by turns everybody who holds on does so once, and in no turn more than there are places that will do for them', () => {
+    fc.assert(
+      fc.property(anyHall, anybody, (stock, people) => {
+        const holding = people
+          .filter((p) => p.needs !== 'none')
+          .map((p) => ({ personId: p.personId, fixed: p.needs === 'fixed' }));
+        const floor = layFloor(people, stock);
+        const turns = turnsOn(floor, holding);
+        const fixed = floor.places.filter((p) => isFixed(p.kind)).length;
+        const chairs = floor.places.filter((p) => p.kind === 'wall' && p.hasChair).length;
+        const able = holding.filter((h) => (h.fixed ? fixed : fixed + chairs) > 0);
+        expect(turns.flat().sort()).toEqual(able.map((h) => h.personId).sort());
+        for (const turn of turns) {
+          const close = turn.filter((id) => holding.some((h) => h.personId === id && h.fixed)).length;
+          expect(close).toBeLessThanOrEqual(fixed);
+          expect(turn.length).toBeLessThanOrEqual(fixed + chairs);
+        }
       }),
     );
   });

@@ -1,6 +1,6 @@
 import { placeKinds, type KeptPlace, type PlaceId, type PlaceKind } from '../../shapes/hallPlace';
 import type { PersonId } from '../../shapes/person';
-import { wallForChairM } from './holds';
+import { wallForChairM, type Holding } from './holds';
 
 /** What somebody holds in some block of the class: only something fixed will do; a chair along the wall does too; nothing. */
 export type Need = 'fixed' | 'either' | 'none';
@@ -278,8 +278,6 @@ export function placeFaults(
   const needsOf = new Map(people.map((p) => [p.personId, p.needs]));
   const needs = (id: PersonId): Need => needsOf.get(id) ?? 'none';
   const faults: PlaceFault[] = lost.map((personId) => ({ kind: 'gone', personId }));
-  const does = ({ kind, hasChair }: FloorPlace, need: Need): boolean =>
-    serves(kind, need) && (need === 'none' || kind !== 'wall' || hasChair);
   /** One place is wanted by one: the rest are short of it whoever stands there. */
   const wanted = new Set<PlaceId>();
   for (const place of places)
@@ -301,6 +299,36 @@ export function placeFaults(
     }
   return [...faults, ...spotted.flatMap((s) => apart(places, s) ?? [])];
 }
+
+/**
+ * Who of a block holds on first, whoever stands where they can before others, and who after them in the same places; a turn an entry.
+ * Whoever can never hold on here is in none.
+ */
+export function turnsOn({ places }: Pick<FloorPlan, 'places'>, holding: readonly Holding[]): PersonId[][] {
+  const needOf = new Map(holding.map((h) => [h.personId, h.fixed ? ('fixed' as const) : ('either' as const)]));
+  const holdsAt = (place: FloorPlace, id: PersonId): boolean => does(place, needOf.get(id) ?? 'none') && needOf.has(id);
+  // Of those who share a place one holds at a time.
+  const inPlace = places.flatMap((place) => place.people.filter((id) => holdsAt(place, id)).slice(0, 1));
+  const fixed = places.filter((p) => does(p, 'fixed')).length;
+  const all = places.filter((p) => does(p, 'either')).length;
+  const able = holding.filter((h) => (h.fixed ? fixed : all) > 0);
+  const turns: PersonId[][] = [];
+  let waiting = [
+    ...able.filter((h) => inPlace.includes(h.personId)),
+    ...able.filter((h) => !inPlace.includes(h.personId)),
+  ];
+  while (waiting.length > 0) {
+    const closest = waiting.filter((h) => h.fixed).slice(0, fixed);
+    const rest = waiting.filter((h) => !h.fixed).slice(0, all - closest.length);
+    turns.push([...closest, ...rest].map((h) => h.personId));
+    waiting = waiting.filter((h) => !closest.includes(h) && !rest.includes(h));
+  }
+  return turns;
+}
+
+/** Whether a place holds whoever needs so much: along the wall it takes a chair. */
+const does = ({ kind, hasChair }: Pick<FloorPlace, 'kind' | 'hasChair'>, need: Need): boolean =>
+  serves(kind, need) && (need === 'none' || kind !== 'wall' || hasChair);
 
 /** The two of a spotter who are farthest from each other, where that is too far. */
 function apart(places: readonly FloorPlace[], { spotter, people }: Spotted): PlaceFault | null {

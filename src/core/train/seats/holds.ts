@@ -59,7 +59,8 @@ export const holdStock = ({ railPlaces, tables, straps, wallM, chairs }: Cupboar
 
 export interface HeldAnswer {
   readonly title: string;
-  readonly holding: number;
+  /** Who holds on. */
+  readonly who: readonly Holding[];
   /** Most that hold on at once. */
   readonly atOnce: number;
   /** How many turns it takes; `null` where somebody can never hold on here. */
@@ -105,7 +106,7 @@ export function heldIn({ title, holding, sitting }: HeldBlock, stock: HoldStock)
   ];
   return {
     title,
-    holding: holding.length,
+    who: holding,
     atOnce: atOnceOf(fixed, either, sitting, stock),
     turns: turns ?? null,
     short,
