@@ -116,5 +116,6 @@ test('turns in words; where all hold on at once there is nothing to say', () => 
   const said = (...turns: readonly (readonly string[])[]) => turnWords(turns, (id) => id);
   expect(said(['Ada', 'Bo'], ['Cleo'])).toBe('First Ada and Bo; then, in the places of these, Cleo.');
   expect(said(['Ada'], ['Bo'], ['Cleo'])).toBe('First Ada; then, in the places of these, Bo; then Cleo.');
+  expect(said(['Ada C.'], ['Bo D.'])).toBe('First Ada C.; then, in the places of these, Bo D.');
   expect([said(), said(['Ada'])]).toEqual([null, null]);
 });

@@ -52,7 +52,8 @@ const heldWords = ({ title, who, atOnce, turns, short }: HeldAnswer, units: Unit
 export function turnWords(turns: readonly (readonly string[])[], nameOf: (id: string) => string): string | null {
   const [first, ...then] = turns.map((ids) => namesWords(ids.map(nameOf)));
   if (first === undefined || then.length === 0) return null;
-  return `First ${first}; then, in the places of these, ${then.join('; then ')}.`;
+  // A short name ends with its own full stop.
+  return `First ${first}; then, in the places of these, ${then.join('; then ')}.`.replace('..', '.');
 }
 
 /** What is to be said of a set-up, the gravest first; empty where everything is as it should be. */
