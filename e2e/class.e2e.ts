@@ -341,13 +341,18 @@ test('who sits where: two chairs for six say two waves or who has none, what wou
   await says(page, 'main', 'not');
 });
 
+/** Writes on the page of the cupboard how many stand at rails, and saves it. */
+async function railPlaces(page: Page, places: string): Promise<void> {
+  await page.click('[aria-label="rail places"]', { count: 3 });
+  await page.keyboard.type(places);
+  await page.keyboard.press('Enter');
+  await page.waitForFunction(() => location.pathname === '/hall');
+}
+
 test('somebody put elsewhere in the hall: dragged off the rail it says what that breaks, stays over a reload, goes back by keys, and two taps do too', async () => {
   // What is in the cupboard by now counts: two places at a rail.
   const { page, faults } = await visit('/library/cupboard');
-  await page.click('[aria-label="rail places"]', { count: 3 });
-  await page.keyboard.type('2');
-  await page.keyboard.press('Enter');
-  await page.waitForFunction(() => location.pathname === '/hall');
+  await railPlaces(page, '2');
   await page.goto(`${hall.server.url}/class/seats-class-1/set-up`, { waitUntil: 'networkidle0' });
   const atRail = async () =>
     page.$eval('button[aria-label$=", rail 1"]', (b) => (b.getAttribute('aria-label') ?? '').slice('Move '.length, -8));
@@ -403,6 +408,14 @@ test('somebody put elsewhere in the hall: dragged off the rail it says what that
   await page.reload({ waitUntil: 'networkidle0' });
   await page.waitForFunction(() => !document.body.textContent.includes('put there by hand'));
   await looksRight(page);
+  // The cupboard is changed on another tablet meanwhile: it is said, and worked out again with one press.
+  const other = await visit('/library/cupboard');
+  await railPlaces(other.page, '5');
+  await page.bringToFront();
+  await says(page, 'main', 'The cupboard was changed since this was worked out');
+  await press(page, 'Work it out again');
+  await page.waitForFunction(() => !document.body.textContent.includes('since this was worked out'));
+  await says(page, '[data-testid=hall-plan]', 'rail, 5');
   // On a phone, where there is no picture: out of a list.
   await resize(page, 390, 844);
   await page.click('[data-testid=set-up-places] button[aria-expanded=false]');

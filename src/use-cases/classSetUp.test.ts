@@ -9,7 +9,7 @@ import { deskOf } from './desk';
 import type { Register } from './openRegister';
 import { closeClass } from '../database/classes';
 import { readGroups } from './groups';
-import { changePlace, readPlace } from './places';
+import { changePlace, isCupboardStill, readPlace } from './places';
 
 const day = '2026-03-02';
 let db: Register;
@@ -56,6 +56,10 @@ test('what is in the cupboard by now counts: with nothing firm to sit on nobody 
   expect(found?.setUp.seats.unseated.length).toBeGreaterThan(0);
   expect(found?.setUp.oneMore).toMatchObject({ what: 'chair' });
   expect(found?.setUp.wallUnknown).toBe(true);
+  // A page that was worked out from the old one is told.
+  expect(await Promise.all([bare, place.cupboard, 'none'].map((shown) => isCupboardStill(desk(), shown)))).toEqual([
+    ...[true, false, false],
+  ]);
 });
 
 test('of a class that is not there there is no set-up', async () => {

@@ -1,5 +1,6 @@
 import { emptyCupboard } from '../core/intake/cupboard';
 import type { Place } from '../core/shapes/person';
+import { canonicalJson } from '../core/math/canonical';
 import { mergeChanges, type Clash } from '../core/math/mergeChanges';
 import { proveWritable } from '../database/connection';
 import { findPlace, markAsDemo, registerId, savePlace } from '../database/place';
@@ -37,6 +38,11 @@ export const isPlaceKnown = async (desk: Desk): Promise<boolean> => (await findP
 
 export async function readPlace(desk: Desk): Promise<Place> {
   return (await findPlace(desk.db)) ?? usualPlace;
+}
+
+/** Whether the cupboard is still as a page shows it. */
+export async function isCupboardStill(desk: Desk, shown: unknown): Promise<boolean> {
+  return canonicalJson(shown) === canonicalJson((await readPlace(desk)).cupboard);
 }
 
 export type SavePlace =

@@ -1,4 +1,5 @@
 'use client';
+import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { placeFor, usualHeightCm, withHands } from '../../core/figure/held';
 import { amount } from '../../core/math/amount';
@@ -19,6 +20,7 @@ import { dayWords } from '../words';
 import type { DrawnPlace } from './hallPicture';
 import { HallPlan } from './hallPlan';
 import { carryWords, faultWords, railWords, seatWords, slotWords, toldOf, turnWords, whereWords } from './setUpWords';
+import { useStale } from './useStale';
 import { usePlaces, type Keep } from './usePlaces';
 
 interface Props {
@@ -30,6 +32,8 @@ interface Props {
   /** Where people were put by hand. */
   readonly kept: readonly KeptPlace[];
   readonly keep: Keep;
+  /** Whether the cupboard is still as it is shown. */
+  readonly isStill: () => Promise<boolean>;
   readonly cupboard: Cupboard;
   /** What else the plan needs. */
   readonly carry: readonly ToCarry[];
@@ -45,6 +49,8 @@ interface Props {
 export function SetUpPage(props: Props) {
   const { classKey, plan, setUp, sat, cupboard, carry, posesBy, units, closed } = props;
   const { floor, faults, kept, fault, isKept, again, move, letGo } = usePlaces(setUp, props.kept, props.keep);
+  const router = useRouter();
+  const isStale = useStale(props.isStill);
   const [picked, pick] = useState<PlaceId | null>(null);
   const [shown, show] = useState<string | null>(null);
   const nameOf = (id: string) => plan.who.find((w) => w.id === id)?.short ?? '';
@@ -88,6 +94,17 @@ export function SetUpPage(props: Props) {
           <ButtonLink href={`/class/${classKey}`}>To the class</ButtonLink>
         </div>
       </div>
+      {isStale && (
+        <p
+          role="status"
+          className="mt-3 flex flex-wrap items-center gap-3 border-l-8 border-stop bg-board px-4 py-2 print:hidden"
+        >
+          The cupboard was changed since this was worked out: chairs, pads or places may be gone.
+          <Button look="line" onClick={() => router.refresh()}>
+            Work it out again
+          </Button>
+        </p>
+      )}
       {told.length > 0 ? (
         <ul className="mt-3 border-l-8 border-lunge bg-board px-4 py-2 print:text-sm" data-testid="set-up-told">
           {told.map((words) => (

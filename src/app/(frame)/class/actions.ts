@@ -4,6 +4,7 @@ import { correctLine } from '../../../use-cases/classLog';
 import { confirmProposals, takeBackProposals } from '../../../use-cases/proposals';
 import { saveClass, tryPlan } from '../../../use-cases/classes';
 import { keepPlaces } from '../../../use-cases/classSetUp';
+import { isCupboardStill } from '../../../use-cases/places';
 import { dropTemplate, keepTemplate } from '../../../use-cases/classTemplates';
 import { swapsInClass } from '../../../use-cases/swaps';
 import { seqs } from '../../../schemas/classLog';
@@ -16,6 +17,9 @@ export const keepClassPlan = action(args([id(), form()]), saveClass, [['/class']
 
 /** Where people were put by hand in the hall of a class. */
 export const keepClassPlaces = action(args([id(), form()]), keepPlaces);
+
+/** Whether what a page was worked out from is still in the cupboard. */
+export const isCupboardAsShown = action(args([form()]), isCupboardStill);
 
 export const confirmClass = action(args([id(), seqs()]), confirmProposals);
 

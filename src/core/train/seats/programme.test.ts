@@ -166,6 +166,19 @@ describe('seats for a class', () => {
       { numRuns: 60 },
     );
   });
+  test('a solver whose time runs out: the best so far stands and is said to be no more than that; where it found none, the stage before', async () => {
+    const stock = { chairs: [chair(43, 2), chair(46, 1)], pads: [pad(3, 1)] };
+    const all = sitters(43, 46, 46);
+    const sure = await planSeats(all, stock, 1, solve);
+    const late: Solve = async (lp) => ({ ...(await solve(lp)), kind: 'found' });
+    expect(await planSeats(all, stock, 1, late)).toEqual({ ...sure, proven: false });
+    let asked = 0;
+    const lastNone: Solve = (lp) => (++asked < 3 ? solve(lp) : Promise.resolve({ kind: 'none', at: {} }));
+    const kept = await planSeats(all, stock, 1, lastNone);
+    expect([kept.unseated, kept.overCm, kept.proven]).toEqual([sure.unseated, sure.overCm, false]);
+    const nothing = await planSeats(all, stock, 1, () => Promise.resolve({ kind: 'none', at: {} }));
+    expect([nothing.seats, nothing.unseated.length, nothing.proven]).toEqual([[], 3, false]);
+  });
   test('asked without the plan, in one programme, it says the same', async () => {
     await fc.assert(
       fc.asyncProperty(people(30), stocks, async (all, stock) => {
