@@ -268,6 +268,31 @@ describe('a place kept by hand', () => {
       }),
     );
   });
+  /** Two or three of a spotter each, nobody of two spotters. */
+  const spotting = fc.array(fc.integer({ min: 2, max: 3 }), { maxLength: 5 });
+  test('whom one spotter stands by: everybody once and those of one in a row; they are in reach of each other, or it is told', () => {
+    fc.assert(
+      fc.property(anyHall, anybody, spotting, (stock, all, sizes) => {
+        const left = all.map((p) => p.personId);
+        const spotted = sizes
+          .map((n, i) => ({ spotter: `s${i}`, people: left.splice(0, n) }))
+          .filter((s) => s.people.length > 1);
+        const people = sideBySide(all, spotted);
+        expect(people.map((p) => p.personId).sort()).toEqual(all.map((p) => p.personId).sort());
+        for (const { people: theirs } of spotted) {
+          const at = theirs.map((id) => people.findIndex((p) => p.personId === id)).sort((a, b) => a - b);
+          expect((at.at(-1) ?? 0) - (at[0] ?? 0)).toBe(theirs.length - 1);
+        }
+        const floor = layFloor(people, stock);
+        const told = placeFaults(floor, people, spotted).flatMap((f) => (f.kind === 'apart' ? f.spotter : []));
+        for (const { spotter, people: theirs } of spotted) {
+          const at = floor.places.filter((p) => p.people.some((id) => theirs.includes(id)));
+          const farthest = Math.max(...at.flatMap((a) => at.map((b) => Math.hypot(a.xM - b.xM, a.yM - b.yM))));
+          expect(told.includes(spotter)).toBe(farthest > 2);
+        }
+      }),
+    );
+  });
   test('a move puts them exactly there, and is undone by moving back', () => {
     fc.assert(
       fc.property(anyHall, anybody, fc.nat(), fc.nat(), (stock, people, a, b) => {
