@@ -50,7 +50,10 @@ interface Drawn {
 export function HallPlan(drawn: Drawn) {
   return (
     // Lists stand beside a small hall, which is drawn a little smaller for them, and under a large one.
-    <div className="max-w-full max-sm:hidden print:block" style={{ flex: `0 1 ${besideWidth(drawn.floor)}px` }}>
+    <div
+      className="max-w-full max-sm:hidden print:block print:group-data-crowded:float-left print:group-data-crowded:mr-6"
+      style={{ flex: `0 1 ${besideWidth(drawn.floor)}px` }}
+    >
       <Measured start={1200}>{(px) => <Hall {...drawn} px={px} />}</Measured>
     </div>
   );
@@ -98,7 +101,7 @@ function Hall({ px, ...drawn }: Drawn & { px: number }) {
   };
   return (
     <div
-      className={`relative border-2 border-ink bg-wood-pale ${floor.widthM <= 8 ? 'print:max-w-lg!' : ''}`}
+      className={`relative border-2 border-ink bg-wood-pale ${floor.widthM <= 8 ? 'print:max-w-lg! print:group-data-crowded:w-md!' : 'print:group-data-crowded:w-md!'}`}
       style={{ maxWidth: `${mostWidth(floor)}px` }}
     >
       <HallPicture {...drawn} scale={scale} />

@@ -42,6 +42,9 @@ interface Props {
   readonly closed: boolean;
 }
 
+/** With more places than these the page on paper is set small, so that it stays one. */
+const crowdedFrom = 12;
+
 /**
  * The hall before a class, for who carries: what to carry, where it stands, and who sits where; then block by block what each
  * does there. What cannot be done stands above the picture, with what would do, and so does what a place given by hand breaks.
@@ -80,7 +83,7 @@ export function SetUpPage(props: Props) {
   const turns = turnWords(turnsOn(floor, holding), nameOf);
   const chosen = places.find((p) => p.id === picked);
   return (
-    <div className="pt-3 print:pt-0">
+    <div className="group pt-3 print:pt-0" data-crowded={places.length > crowdedFrom ? '' : undefined}>
       <p className="print:hidden">
         <BackLink href="/class">Class</BackLink>
       </p>
@@ -106,9 +109,12 @@ export function SetUpPage(props: Props) {
         </p>
       )}
       {told.length > 0 ? (
-        <ul className="mt-3 border-l-8 border-lunge bg-board px-4 py-2 print:text-sm" data-testid="set-up-told">
+        <ul
+          className="mt-3 border-l-8 border-lunge bg-board px-4 py-2 print:text-sm print:group-data-crowded:text-xs"
+          data-testid="set-up-told"
+        >
           {told.map((words) => (
-            <li key={words} className="py-0.5">
+            <li key={words} className="py-0.5 print:group-data-crowded:py-0">
               {words}
             </li>
           ))}
@@ -121,7 +127,7 @@ export function SetUpPage(props: Props) {
       )}
       <div role="status" data-testid="set-up-broken">
         {broken.length > 0 && (
-          <ul className="mt-2 border-l-8 border-stop bg-board px-4 py-2">
+          <ul className="mt-2 border-l-8 border-stop bg-board px-4 py-2 print:group-data-crowded:text-xs">
             {broken.map((words) => (
               <li key={words} className="py-0.5 font-semibold">
                 {words}
@@ -201,9 +207,12 @@ export function SetUpPage(props: Props) {
           }}
           fixed={closed}
         />
-        <div className="grid min-w-0 flex-1 basis-96 content-start gap-5 print:mt-3 print:text-sm print:grid-cols-[minmax(0,1fr)_minmax(0,2fr)]">
+        <div className="grid min-w-0 flex-1 basis-96 content-start gap-5 print:mt-3 print:text-sm print:grid-cols-[minmax(0,1fr)_minmax(0,2fr)] print:group-data-crowded:contents print:group-data-crowded:text-xs">
           <CarryOut {...{ setUp, carry, sat, cupboard, units }} />
-          <section aria-labelledby="who-where">
+          <section
+            aria-labelledby="who-where"
+            className="print:group-data-crowded:clear-both print:group-data-crowded:pt-2"
+          >
             <div className="flex flex-wrap items-center justify-between border-b-2 border-ink pb-1">
               <h2 id="who-where" className="text-lg font-bold">
                 {block ? `Who where: ${block.title}` : 'Who where'}
@@ -218,9 +227,15 @@ export function SetUpPage(props: Props) {
                 </Button>
               )}
             </div>
-            <ul data-testid="set-up-places" className="columns-[20rem] gap-x-8 print:columns-2">
+            <ul
+              data-testid="set-up-places"
+              className="columns-[20rem] gap-x-8 print:columns-2 print:group-data-crowded:columns-3"
+            >
               {places.map((p) => (
-                <li key={p.n} className="flex break-inside-avoid gap-3 border-b border-rule py-1">
+                <li
+                  key={p.n}
+                  className="flex break-inside-avoid gap-3 border-b border-rule py-1 print:group-data-crowded:py-0.5"
+                >
                   <b className="num w-8 shrink-0 text-right">{p.n}</b>
                   <span className="min-w-0">
                     <b>{p.names.join(', then ')}</b>, {whereWords(p)}
