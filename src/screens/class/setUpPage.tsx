@@ -19,7 +19,8 @@ import { PrintButton } from '../touch/printButton';
 import { dayWords } from '../words';
 import type { DrawnPlace } from './hallPicture';
 import { HallPlan } from './hallPlan';
-import { carryWords, faultWords, railWords, seatWords, slotWords, toldOf, turnWords, whereWords } from './setUpWords';
+import { carryWords, faultWords, railWords, slotWords, toldOf, turnWords, whereWords } from './setUpWords';
+import { seatWords } from '../seatWords';
 import { useStale } from './useStale';
 import { usePlaces, type Keep } from './usePlaces';
 

@@ -1,7 +1,8 @@
 import { describe, expect, test } from 'vitest';
 import type { SeatKind } from '../../core/train/seats/problem';
 import type { SeatPlan } from '../../core/train/seats/programme';
-import { carryWords, faultWords, namesWords, seatWords, toldOf, turnWords, wallWords } from './setUpWords';
+import { namesWords, seatWords, wallWords } from '../seatWords';
+import { carryWords, faultWords, toldOf, turnWords } from './setUpWords';
 
 const kind = (chairCm: number, padsCm: readonly number[] = [], arms = false): SeatKind => ({
   ...{ id: '', chairCm, padsCm, arms },

@@ -1,7 +1,7 @@
 import Link from 'next/link';
 import type { UnitSystem } from '../../core/shapes/person';
 import { tokenOf, type Thing, type ToBuy } from '../../core/train/seats/toBuy';
-import { thingWords } from '../class/setUpWords';
+import { thingWords } from '../seatWords';
 import { ButtonLink } from '../touch/button';
 import { Heading } from '../touch/heading';
 import { answerWords, countsOf, groupWords, nearerWords, withLess, withMore } from './toBuyWords';

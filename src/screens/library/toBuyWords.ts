@@ -9,7 +9,7 @@ import {
   type Thing,
   type ToBuy,
 } from '../../core/train/seats/toBuy';
-import { namesWords, thingWords } from '../class/setUpWords';
+import { namesWords, thingWords } from '../seatWords';
 
 /** The address of the page with so many of a thing counted as bought besides. */
 export const withMore = (counted: readonly Thing[], thing: Thing, times: number): string =>

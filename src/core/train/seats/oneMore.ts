@@ -1,4 +1,4 @@
-import { groupsOf, mostOverCm, stockOf, type SeatStock, type Sitter } from './problem';
+import { groupsOf, stockOf, type SeatStock, type Sitter } from './problem';
 import { seatsAndOver, type SeatPlan, type SeatsAndOver, type Solve } from './programme';
 
 /** A thing that may be had as well: a firm chair of a height, or a pad of a thickness. */
@@ -16,12 +16,15 @@ export interface Gain {
 /** The one thing that would seat more people at their height. */
 export type OneMore = SeatThing & Gain;
 
+/** A thicker pad gives way under whoever sits: a chair is had instead. House rule: common practice, no published source. */
+const thickestPadCm = 5;
+
 /** Every chair that is somebody's height, and every pad that makes one of a chair that is there. */
 export function thingsFor(sitters: readonly Sitter[], stock: SeatStock): SeatThing[] {
   const heights = [...new Set(groupsOf(sitters).map((g) => g.targetCm))];
   const chairs = stockOf(stock).chairs.map((c) => c.chairCm);
   const pads = [...new Set(heights.flatMap((h) => chairs.map((c) => h - c)))].filter(
-    (cm) => cm > 0 && cm <= 2 * mostOverCm,
+    (cm) => cm > 0 && cm <= thickestPadCm,
   );
   return [
     ...pads.map((cm) => ({ what: 'pad' as const, cm })),

@@ -11,16 +11,17 @@ interface Props {
   readonly chairs: readonly StationChairs[];
   /** The seat all are tested on. */
   readonly seatCm: number;
+  readonly pads: number;
   readonly helpers: readonly Helper[];
   readonly find: FindChairs;
 }
 
 /** Which chairs to put out at which station, and what is short; asked again when the seat, the tests or the helpers change. */
-export function ChairsOut({ chairs, seatCm, helpers, find }: Props) {
+export function ChairsOut({ chairs, seatCm, pads, helpers, find }: Props) {
   const units = useUnits();
   const stations = chairs.map(({ staff, seats }) => ({ staff, seatsCm: seats.map((cm) => Math.round(cm ?? seatCm)) }));
   const now = useChairs({ stations }, find);
-  const told = typeof now === 'string' ? [] : chairsTold(now, seatCm, units);
+  const told = typeof now === 'string' ? [] : chairsTold(now, { seatCm, pads }, units);
   return (
     <div className="mt-4" data-testid="chairs-out">
       <Heading id="chairs-out">Chairs to put out</Heading>

@@ -366,7 +366,13 @@ export function DayPlanScreen(props: Props) {
             )}
           </div>
           {set && set.chairs.length > 0 && hall.seatCm !== undefined && seatFault === undefined && (
-            <ChairsOut chairs={set.chairs} seatCm={hall.seatCm} helpers={helpers} find={props.findChairs} />
+            <ChairsOut
+              chairs={set.chairs}
+              seatCm={hall.seatCm}
+              pads={hall.pads ?? 0}
+              helpers={helpers}
+              find={props.findChairs}
+            />
           )}
         </section>
       </div>
